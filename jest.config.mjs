@@ -1,0 +1,56 @@
+const ES_ONLY = [
+  '@nestjs/(?!throttler)',
+  'file-type',
+  'strtok3',
+  'token-types',
+  '@tokenizer',
+  'uint8array-extras',
+  '@borewit',
+  'dequal',
+];
+
+const common = {
+  rootDir: import.meta.dirname,
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.(ts|tsx|js|mjs)$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          keepClassNames: true,
+          parser: { syntax: 'typescript', decorators: true, tsx: true },
+          transform: {
+            react: { runtime: 'automatic' },
+            legacyDecorator: true,
+            decoratorMetadata: true,
+            useDefineForClassFields: false,
+          },
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!(${ES_ONLY.join('|')}))`],
+  moduleNameMapper: {
+    '^@dialoga/core$': '<rootDir>/packages/core/src/index.ts',
+    '^@dialoga/core/entry$': '<rootDir>/packages/core/src/entry.ts',
+    '^@dialoga/core/schema$': '<rootDir>/packages/core/src/file/schema.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+};
+
+const room = (name, folder) => ({ ...common, displayName: name, testMatch: [`<rootDir>/${folder}/**/*.test.ts`] });
+
+export default {
+  rootDir: import.meta.dirname,
+  maxWorkers: 2,
+  testTimeout: 60_000,
+  projects: [
+    room('core', 'packages/core/src'),
+    room('server', 'apps/server/src'),
+    room('web', 'apps/web/src'),
+    room('command line', 'apps/cli/src'),
+    room('demo', 'demo'),
+  ],
+};

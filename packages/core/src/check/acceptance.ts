@@ -1,0 +1,47 @@
+import type { Acceptance } from '../model/acceptance.js';
+import type { Project } from '../model/project.js';
+import type { Finding } from './finding.js';
+
+/** What a finding rests on, as a short text: equal as long as everything that it says is equal. */
+export function restsOn(finding: Finding): string {
+  const words = Object.entries(finding.params).sort(([a], [b]) => (a < b ? -1 : 1));
+  const text = JSON.stringify([finding.severity, words]);
+  let [high, low] = [0xdeadbeef, 0x41c6ce57];
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i);
+    high = Math.imul(high ^ code, 2654435761);
+    low = Math.imul(low ^ code, 1597334677);
+  }
+  return [high, low].map((n) => (n >>> 0).toString(16).padStart(8, '0')).join('');
+}
+
+/** How an acceptance stands to the finding that it was given for. */
+export interface Accepted {
+  acceptance: Acceptance;
+  /** what the finding rests on has changed since: it counts again */
+  lapsed: boolean;
+}
+
+/** The acceptances that findings of this project have; only Doubts can be accepted, and only with reason and name. */
+export function acceptancesOf(
+  findings: ReadonlyMap<string, Finding>,
+  project: Pick<Project, 'all'>,
+): Map<string, Accepted> {
+  const accepted = new Map<string, Accepted>();
+  for (const acceptance of project.all('acceptance')) {
+    const finding = findings.get(acceptance.finding);
+    if (!finding || finding.severity !== 'doubt' || !isComplete(acceptance)) continue;
+    const lapsed = acceptance.rests !== restsOn(finding);
+    const known = accepted.get(finding.key);
+    if (!known || known.lapsed) accepted.set(finding.key, { acceptance, lapsed });
+  }
+  return accepted;
+}
+
+export const isComplete = ({ reason, name }: Acceptance): boolean => reason.trim() !== '' && name.trim() !== '';
+
+/** The findings that count: those that nobody accepted, or whose acceptance has lapsed. */
+export function counting(findings: ReadonlyMap<string, Finding>, project: Pick<Project, 'all'>): Finding[] {
+  const accepted = acceptancesOf(findings, project);
+  return [...findings.values()].filter((f) => accepted.get(f.key)?.lapsed !== false);
+}

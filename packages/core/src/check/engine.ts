@@ -1,0 +1,356 @@
+import { dequal } from 'dequal/lite';
+import { differingValues } from '../lane/difference.js';
+import { compareLane, type Comparison, type Verdict } from '../lane/compare.js';
+import { Occupancy, sharedSpan, useOf, type Use } from '../lane/occupancy.js';
+import { PROJECT_ID, type Kind } from '../model/kinds.js';
+import type { EntityChange, Project } from '../model/project.js';
+import { referencesOf } from '../model/references.js';
+import { RULES } from './catalogue.js';
+import type { Cell, Finding } from './finding.js';
+import { listKey, RecordingReader } from './recording-reader.js';
+import type { Context, Report, Rule, Scope, Subjects } from './rule.js';
+
+/** What is shown of a lane beside its findings. */
+export interface LaneResult {
+  verdict: Verdict;
+  unknown: string | null;
+  /** values that do not arrive, by key, each with the words for the difference column */
+  differing: Readonly<Record<string, string>>;
+}
+
+/** What a check changed: findings by key (null: gone) and lanes by id (null: gone). */
+export interface CheckChange {
+  findings: Map<string, Finding | null>;
+  lanes: Map<string, LaneResult | null>;
+}
+
+interface Unit {
+  scope: Scope;
+  id: string;
+  reads: Set<string>;
+  findings: Finding[];
+}
+
+const META = new Map(RULES.map((rule) => [rule.meta.code, rule.meta]));
+
+const unitKey = (scope: Scope, id: string) => `${scope} ${id}`;
+const occupancyKey = (area: string) => `uses>${area}`;
+const allKey = (kind: Kind) => `all>${kind}`;
+const pairId = (a: string, b: string) => (a < b ? `${a} ${b}` : `${b} ${a}`);
+
+type Check<S extends Scope> = { rule: Rule; check: (subject: Subjects[S], context: Context) => Iterable<Report> };
+function checksOf<S extends Scope>(scope: S): Check<S>[] {
+  return RULES.flatMap((rule) => {
+    const check = rule.on[scope] as Check<S>['check'] | undefined;
+    return check ? [{ rule, check }] : [];
+  });
+}
+const CHECKS: { [S in Scope]: Check<S>[] } = {
+  project: checksOf('project'),
+  network: checksOf('network'),
+  station: checksOf('station'),
+  area: checksOf('area'),
+  exchange: checksOf('exchange'),
+  lane: checksOf('lane'),
+  overlap: checksOf('overlap'),
+};
+
+const UNIT_KINDS = ['project', 'network', 'station', 'area', 'exchange', 'lane'] as const;
+type UnitKind = (typeof UNIT_KINDS)[number];
+/** Checked as a whole, after all lanes and overlaps. */
+type WholeKind = Exclude<UnitKind, 'lane'>;
+const isUnitKind = (kind: Kind): kind is UnitKind => (UNIT_KINDS as readonly Kind[]).includes(kind);
+
+const nothing = (): CheckChange => ({ findings: new Map(), lanes: new Map() });
+
+/**
+ * Runs every rule once per entity of its scope and keeps the results with what was read for them. After an edit only
+ * what read something that changed is run again; the result is exactly that of a full check. Overlaps are kept per pair
+ * of claims: an edit queries its own bits only. What an edit makes stale can be run in slices: `edit`, then `advance`
+ * until nothing waits; edits may come in between.
+ */
+export class CheckEngine {
+  private project: Project;
+  private readonly units = new Map<string, Unit>();
+  private readonly readers = new Map<string, Set<Unit>>();
+  private readonly lanes = new Map<string, LaneResult>();
+  private readonly claimsOfLane = new Map<string, string[]>();
+  private readonly pairsOfClaim = new Map<string, Set<string>>();
+  private readonly occupancy = new Occupancy();
+  private readonly found = new Map<string, Finding>();
+
+  private readonly staleLanes = new Set<string>();
+  /** claims whose place is another, each with the areas that it came from and went to */
+  private readonly moved = new Map<string, Set<string>>();
+  private readonly staleOverlaps = new Set<string>();
+  private readonly staleUnits = new Map<string, { kind: WholeKind; id: string }>();
+  /** what has changed and was not told yet */
+  private change = nothing();
+
+  /** A full check of the project. */
+  constructor(project: Project) {
+    this.project = project;
+    for (const kind of UNIT_KINDS) for (const { id } of project.all(kind)) this.stale(kind, id);
+    this.stale('project', PROJECT_ID);
+    this.advance();
+  }
+
+  get findings(): ReadonlyMap<string, Finding> {
+    return this.found;
+  }
+
+  get laneResults(): ReadonlyMap<string, LaneResult> {
+    return this.lanes;
+  }
+
+  usesIn(area: string): Use[] {
+    return this.occupancy.inArea(area);
+  }
+
+  /** How much is known to wait to be checked anew: lanes, areas and the like. */
+  get waiting(): number {
+    return this.staleLanes.size + this.moved.size + this.staleOverlaps.size + this.staleUnits.size;
+  }
+
+  /** Checks again what these edits made stale; gives what changed in findings and lanes. */
+  update(project: Project, edits: readonly EntityChange[]): CheckChange {
+    this.edit(project, edits);
+    return this.advance();
+  }
+
+  /** Takes in edits: what they made stale waits, before what waited already. */
+  edit(project: Project, edits: readonly EntityChange[]): void {
+    this.project = project;
+    const waiting = [...this.staleLanes];
+    this.staleLanes.clear();
+    for (const { kind, id, before, after } of edits) {
+      this.staleBy(id);
+      this.staleBy(allKey(kind));
+      const old = before ? referencesOf(kind, before).map((r) => r.id) : [];
+      const now = after ? referencesOf(kind, after).map((r) => r.id) : [];
+      for (const target of old) if (!after || !now.includes(target)) this.staleBy(listKey(kind, target));
+      for (const target of now) if (!before || !old.includes(target)) this.staleBy(listKey(kind, target));
+      if (!isUnitKind(kind)) continue;
+      if (!before) this.stale(kind, id);
+      if (!after) this.dropUnit(unitKey(kind, id));
+    }
+    for (const id of waiting) this.staleLanes.add(id);
+  }
+
+  /**
+   * Checks what waits, until nothing does or until it is enough (told how many findings and lanes have changed). Gives
+   * what changed since the last time.
+   */
+  advance(enough: (changed: number) => boolean = () => false): CheckChange {
+    const full = () => enough(this.change.findings.size + this.change.lanes.size);
+    // Pairs found in this call are as they should be, also for the other of the two.
+    const pairs = new Set<string>();
+    const run = <T>(waiting: Iterable<T>, check: (one: T) => void) => {
+      for (const one of waiting) {
+        if (full()) return;
+        check(one);
+      }
+    };
+    while (this.waiting > 0 && !full()) {
+      // In this order: places follow from lanes, overlaps from places, and areas look at all of them.
+      run(this.staleLanes, (id) => this.runLane(id));
+      run(this.moved.keys(), (claim) => this.findOverlaps(claim, pairs));
+      run(this.staleOverlaps, (id) => this.runOverlap(id));
+      run(this.staleUnits.keys(), (key) => this.runUnit(key));
+    }
+    const change = this.change;
+    this.change = nothing();
+    return change;
+  }
+
+  private staleBy(key: string): void {
+    this.readers.get(key)?.forEach(({ scope, id }) => this.stale(scope, id));
+  }
+
+  private stale(scope: Scope, id: string): void {
+    if (scope === 'lane') this.staleLanes.add(id);
+    else if (scope === 'overlap') this.staleOverlaps.add(id);
+    else this.staleUnits.set(unitKey(scope, id), { kind: scope, id });
+  }
+
+  private runLane(id: string): void {
+    this.staleLanes.delete(id);
+    const reader = new RecordingReader(this.project);
+    const lane = reader.get('lane', id);
+    const exchange = lane && reader.get('exchange', lane.exchange);
+    if (!lane || !exchange) return;
+    const comparison = compareLane(reader, lane, exchange);
+    this.store('lane', id, comparison, reader);
+    const { verdict, unknown } = comparison;
+    const result: LaneResult = { verdict, unknown, differing: differingValues(comparison.differences) };
+    if (!dequal(this.lanes.get(id), result)) this.change.lanes.set(id, result);
+    this.lanes.set(id, result);
+    this.occupy(id, comparison);
+  }
+
+  private occupy(lane: string, comparison: Comparison | null): void {
+    const before = this.claimsOfLane.get(lane) ?? [];
+    const now = comparison?.sides ?? [];
+    for (const claim of before) {
+      if (!now.some((s) => s.claim.id === claim)) this.place(claim, null);
+    }
+    for (const side of now) this.place(side.claim.id, useOf(side));
+    if (comparison) {
+      this.claimsOfLane.set(
+        lane,
+        now.map((s) => s.claim.id),
+      );
+    } else this.claimsOfLane.delete(lane);
+  }
+
+  private place(claim: string, use: Use | null): void {
+    const old = this.occupancy.get(claim);
+    if (!old && !use) return;
+    if (old && use && old.area === use.area && old.puts === use.puts && old.takes === use.takes) {
+      if (old.spans === use.spans) return;
+    }
+    const areas = this.moved.get(claim) ?? new Set();
+    if (old) areas.add(old.area);
+    if (use) areas.add(use.area);
+    this.moved.set(claim, areas);
+    this.occupancy.set(claim, use);
+  }
+
+  /** Finds the pairs anew of a claim that moved; what looked at its areas is stale. */
+  private findOverlaps(claim: string, found: Set<string>): void {
+    for (const area of this.moved.get(claim) ?? []) this.staleBy(occupancyKey(area));
+    this.moved.delete(claim);
+    for (const pair of [...(this.pairsOfClaim.get(claim) ?? [])]) if (!found.has(pair)) this.dropPair(pair);
+    const use = this.occupancy.get(claim);
+    if (!use?.puts) return;
+    for (const other of this.occupancy.overlapping(use)) {
+      if (!other.puts) continue;
+      const id = pairId(claim, other.claim);
+      if (found.has(id)) continue;
+      found.add(id);
+      for (const c of [claim, other.claim]) {
+        const pairs = this.pairsOfClaim.get(c);
+        if (pairs) pairs.add(id);
+        else this.pairsOfClaim.set(c, new Set([id]));
+      }
+      this.checkOverlap(id);
+    }
+  }
+
+  private runOverlap(id: string): void {
+    this.staleOverlaps.delete(id);
+    if (this.units.has(unitKey('overlap', id))) this.checkOverlap(id);
+  }
+
+  private checkOverlap(id: string): void {
+    const [first = '', second = ''] = id.split(' ');
+    const a = this.occupancy.get(first);
+    const b = this.occupancy.get(second);
+    const shared = a && b && sharedSpan(a, b);
+    if (a && b && shared) this.store('overlap', id, { a, b, shared }, new RecordingReader(this.project));
+  }
+
+  private dropPair(id: string): void {
+    for (const claim of id.split(' ')) this.pairsOfClaim.get(claim)?.delete(id);
+    this.dropUnit(unitKey('overlap', id));
+  }
+
+  private runUnit(key: string): void {
+    const { kind, id } = this.staleUnits.get(key)!;
+    this.staleUnits.delete(key);
+    const reader = new RecordingReader(this.project);
+    const subject = kind === 'project' ? this.project.info : reader.get(kind, id);
+    reader.note(id);
+    if (subject) this.store(kind, id, subject as never, reader);
+  }
+
+  private store<S extends Scope>(scope: S, id: string, subject: Subjects[S], reader: RecordingReader): void {
+    const context: Context = {
+      reader,
+      all: (kind) => {
+        reader.note(allKey(kind));
+        return this.project.all(kind);
+      },
+      occupancy: {
+        inArea: (area) => {
+          reader.note(occupancyKey(area));
+          return this.occupancy.inArea(area);
+        },
+      },
+    };
+    const findings: Finding[] = [];
+    for (const { rule, check } of CHECKS[scope]) {
+      for (const report of check(subject, context)) findings.push(asFinding(rule, report));
+    }
+    const kept = findings.length < 2 ? findings : findings.filter((f) => !yields(f, findings));
+    this.replace({ scope, id, reads: reader.take(), findings: kept });
+  }
+
+  private replace(unit: Unit): void {
+    const key = unitKey(unit.scope, unit.id);
+    const old = this.units.get(key);
+    if (old) this.forget(old);
+    this.units.set(key, unit);
+    for (const read of unit.reads) {
+      const readers = this.readers.get(read);
+      if (readers) readers.add(unit);
+      else this.readers.set(read, new Set([unit]));
+    }
+    for (const finding of unit.findings) {
+      this.found.set(finding.key, finding);
+      this.change.findings.set(finding.key, finding);
+    }
+  }
+
+  private forget(unit: Unit): void {
+    for (const read of unit.reads) {
+      const readers = this.readers.get(read);
+      readers?.delete(unit);
+      if (readers?.size === 0) this.readers.delete(read);
+    }
+    for (const { key } of unit.findings) {
+      this.found.delete(key);
+      this.change.findings.set(key, null);
+    }
+  }
+
+  private dropUnit(key: string): void {
+    const unit = this.units.get(key);
+    if (!unit) return;
+    this.forget(unit);
+    this.units.delete(key);
+    if (unit.scope !== 'lane') return;
+    this.lanes.delete(unit.id);
+    this.change.lanes.set(unit.id, null);
+    this.occupy(unit.id, null);
+  }
+}
+
+/** One cause is one finding: a rule is silent where another that it yields to speaks of the same subject. */
+function yields(finding: Finding, others: readonly Finding[]): boolean {
+  const { yieldsTo, yieldsAtCell } = META.get(finding.code)!;
+  if (!yieldsTo && !yieldsAtCell) return false;
+  return others.some(
+    (other) =>
+      (yieldsTo?.includes(other.code) && sameSubject(other, finding)) ||
+      (yieldsAtCell?.includes(other.code) && other.cells.some((c) => finding.cells.some((d) => sameCell(c, d)))),
+  );
+}
+
+const sameSubject = (a: Finding, b: Finding): boolean =>
+  a.about.id === b.about.id && a.lane === b.lane && (!a.item || !b.item || a.item === b.item);
+
+const sameCell = (a: Cell, b: Cell): boolean =>
+  a.id === b.id && a.path.length === b.path.length && a.path.every((key, i) => key === b.path[i]);
+
+function asFinding(rule: Rule, report: Report): Finding {
+  const { subjects, ...rest } = report;
+  const message = rule.meta.messages[report.message];
+  if (!message) throw new Error(`${rule.meta.code} has no message ${report.message}`);
+  return {
+    ...rest,
+    code: rule.meta.code,
+    key: [rule.meta.code, report.message, ...subjects].join(' · '),
+    severity: message.severity,
+  };
+}

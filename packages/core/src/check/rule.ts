@@ -1,0 +1,80 @@
+import type { Change } from '../change/change.js';
+import type { Comparison } from '../lane/compare.js';
+import type { Occupancy, Use } from '../lane/occupancy.js';
+import type { Span } from '../address/resolve.js';
+import type { Area } from '../model/area.js';
+import type { Exchange } from '../model/exchange.js';
+import type { Network } from '../model/network.js';
+import type { ProjectInfo } from '../model/project-info.js';
+import type { Project, Reader } from '../model/project.js';
+import type { Station } from '../model/station.js';
+import type { Finding, Severity } from './finding.js';
+
+/** Sentences of one message, with `{parameters}`. `[[…]]` is underlined: the value that disagrees. */
+export interface Message {
+  severity: Severity;
+  /** one line for lists and the finding line */
+  headline: string;
+  /** what each party says, in the order of the finding's parties */
+  says: readonly string[];
+  /** why it matters */
+  consequence: string;
+  /** what to do next */
+  remedy: string;
+}
+
+export interface RuleMeta {
+  code: string;
+  title: string;
+  source: string;
+  /** codes that say the same of the same subject better: this one is then silent */
+  yieldsTo?: readonly string[];
+  /** the same, but only where the other points at one of the same cells */
+  yieldsAtCell?: readonly string[];
+  messages: Readonly<Record<string, Message>>;
+}
+
+/** Two claims that put data into the same bits. */
+export interface Overlap {
+  a: Use;
+  b: Use;
+  shared: Span;
+}
+
+/** What a rule can be run for. Once per entity; what it reads through the reader is what it depends on. */
+export interface Subjects {
+  project: ProjectInfo;
+  network: Network;
+  station: Station;
+  area: Area;
+  exchange: Exchange;
+  lane: Comparison;
+  overlap: Overlap;
+}
+export type Scope = keyof Subjects;
+
+export interface Context {
+  reader: Reader;
+  /** every entity of a kind there is; for rules of the whole project only */
+  all: Project['all'];
+  occupancy: Pick<Occupancy, 'inArea'>;
+}
+
+/** What a rule hands over; code, severity and key are added by the engine. */
+export type Report = Omit<Finding, 'key' | 'code' | 'severity'> & {
+  /** what tells this finding from others of the same rule */
+  subjects: readonly string[];
+};
+
+/** A ready remedy: a change set's changes, and what they do in words. */
+export interface Fix {
+  label: string;
+  changes: Change[];
+}
+
+export interface Rule {
+  meta: RuleMeta;
+  on: { [S in Scope]?: (subject: Subjects[S], context: Context) => Iterable<Report> };
+  /** worked out only when asked for; the first is the one that is proposed */
+  fixes?: (finding: Finding, reader: Reader) => Fix[];
+}

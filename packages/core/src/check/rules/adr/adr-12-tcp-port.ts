@@ -1,0 +1,97 @@
+import { toldFields } from '../../../lane/told.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import { PROTOCOL_CHOICES, protocolOf } from '../../../protocol/catalogue.js';
+import type { Rule } from '../../rule.js';
+import { toldFix } from './told-fix.js';
+
+export const tcpPort: Rule = {
+  meta: {
+    code: 'ADR 12',
+    title: 'The TCP port that is called is the one that is listened on',
+    source: 'IANA Service Name and Transport Protocol Port Number Registry: Modbus 502',
+    messages: {
+      called: {
+        severity: 'blocker',
+        headline: '{a} calls TCP port {told} of {b}, which listens on {true}',
+        says: ['calls TCP port [[{told}]]{default}', 'listens on [[{true}]]'],
+        consequence: 'The connection is refused.',
+        remedy: 'Type {true} at {a}, or let {b} listen on {told}.',
+      },
+      twice: {
+        severity: 'doubt',
+        headline: '{a}, {port}: {first} and {second} both listen on TCP port {number}',
+        says: ['{port}: [[{number}]] for {first}, [[{number}]] for {second}'],
+        consequence: 'One program has the port; the other never gets a call.',
+        remedy: 'Give one of them another TCP port, and tell those who call it.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      for (const end of childrenOf(reader, 'end', exchange.id)) {
+        for (const value of toldFields(reader, exchange, end)) {
+          if (value.field !== 'tcpPort' || value.same || value.truth === null || value.told === '') continue;
+          const name = (id: string) => reader.get('station', id)?.name ?? '';
+          yield {
+            message: 'called',
+            label: 'TCP port',
+            about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+            parties: [
+              { station: end.station, end: end.id },
+              { station: value.other.station, end: value.other.id },
+            ],
+            cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, 'tcpPort'] }],
+            params: {
+              a: name(end.station),
+              b: name(value.other.station),
+              told: value.told,
+              true: value.truth,
+              default: value.isDefault ? ', the default' : '',
+            },
+            subjects: [end.id, value.other.id],
+          };
+        }
+      }
+    },
+    *station(station, { reader }) {
+      for (const port of childrenOf(reader, 'port', station.id)) {
+        const servers = listeners(reader, port);
+        for (const [i, [second, number]] of servers.entries()) {
+          const earlier = servers.slice(0, i).find(([, n]) => n === number);
+          if (!earlier) continue;
+          yield {
+            message: 'twice',
+            label: 'TCP port twice',
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: station.id }],
+            cells: [{ kind: 'port', id: port.id, path: ['listens'] }],
+            params: {
+              a: station.name,
+              port: port.name || 'port',
+              first: protocolName(earlier[0]),
+              second: protocolName(second),
+              number: String(number),
+            },
+            subjects: [port.id, second],
+          };
+        }
+      }
+    },
+  },
+  fixes: toldFix,
+};
+
+const protocolName = (id: string) => PROTOCOL_CHOICES.find((c) => c.id === id)?.name ?? id;
+
+/** Protocols that something on this port listens for, each with its TCP port: those stated, and those of exchanges. */
+function listeners(reader: Reader, port: Port): [string, number][] {
+  const found = new Map(Object.entries(port.listens).map(([id, { tcpPort: number }]) => [id, number]));
+  for (const end of childrenOf(reader, 'end', port.id)) {
+    const exchange = end.calling === 'listens' ? reader.get('exchange', end.exchange) : undefined;
+    const protocol = exchange && protocolOf(exchange);
+    if (protocol?.tcpPort && !found.has(protocol.id)) found.set(protocol.id, protocol.tcpPort);
+  }
+  return [...found];
+}

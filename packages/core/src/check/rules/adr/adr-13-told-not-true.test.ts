@@ -1,0 +1,46 @@
+import { newPort, newStation } from '../../../model/create.js';
+import {
+  added,
+  codesOf,
+  edited,
+  findingsOf,
+  fixed,
+  theFinding,
+  twoStations,
+  wordsOf,
+} from '../../../testing/two-stations.testing.js';
+
+const told = (address: string) => edited(twoStations(), ['end', 'ea', 'told.eb.address', address]);
+
+test('the old address is recognised as old', () => {
+  const project = edited(told('10.0.0.9'), ['port', 'portb', 'former', ['10.0.0.9']]);
+  const words = wordsOf(theFinding(project, 'ADR 13'));
+  expect(words).toContain('at 10.0.0.9, its former address; it is at 10.0.0.2');
+  expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).toEqual([]);
+});
+
+test('the address of another station is named as that', () => {
+  const other = added(told('10.0.0.7'), 'station', newStation('s7', 30, 'Seven'));
+  const project = added(other, 'port', { ...newPort('p7', 10, 's7', 'net'), address: '10.0.0.7' });
+  expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('which is Seven');
+});
+
+test('nothing told: a Blocker where there is no default, silent where there is', () => {
+  expect(theFinding(told(''), 'ADR 13').message).toBe('notTold');
+  // A Modbus server listens on 502. [published: IANA service name and port number registry, mbap 502] [from memory]
+  expect(codesOf(edited(twoStations(), ['end', 'ea', 'told.eb.tcpPort', '502']))).toEqual([]);
+});
+
+test('another unit than the true one', () => {
+  const unit = edited(twoStations(), ['port', 'portb', 'unit', 7]);
+  expect(wordsOf(theFinding(unit, 'ADR 13'))).toContain('told unit 255 for B; it is 7');
+  expect(codesOf(fixed(unit, theFinding(unit, 'ADR 13')))).toEqual([]);
+});
+
+test('what is not known yet is not fine', () => {
+  const project = edited(twoStations(), ['end', 'eb', 'port', null]);
+  expect(findingsOf(project).map((f) => [f.code, f.message, f.severity])).toEqual([
+    ['ADR 13', 'unknown', 'doubt'],
+    ['ADR 13', 'unknown', 'doubt'],
+  ]);
+});

@@ -1,0 +1,94 @@
+import { parseIpv4 } from '../../../address/ipv4.js';
+import { toldFields, type ToldValue } from '../../../lane/told.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Rule } from '../../rule.js';
+import { toldFix } from './told-fix.js';
+
+const FIELD_WORDS = { address: 'address', tcpPort: 'TCP port', unit: 'unit' } as const;
+
+export const toldNotTrue: Rule = {
+  meta: {
+    code: 'ADR 13',
+    title: 'What an end was told about the other is so',
+    source: 'common practice: an address typed in two places changes in one of them',
+    yieldsAtCell: ['ADR 12', 'ADR 3'],
+    messages: {
+      former: {
+        severity: 'blocker',
+        headline: '{a} was told {b} at {told}, its former address; it is at {true}',
+        says: ['told {b} at [[{told}]], its former address', 'is at [[{true}]]'],
+        consequence: 'Nothing answers at {told}; no request succeeds.',
+        remedy: 'Type {true} at {a}.',
+      },
+      another: {
+        severity: 'blocker',
+        headline: '{a} was told {b} at {told}, which is {other}; {b} is at {true}',
+        says: ['told {b} at [[{told}]], which is {other}', 'is at [[{true}]]'],
+        consequence: '{other} answers in place of {b}, or refuses.',
+        remedy: 'Type {true} at {a}.',
+      },
+      differs: {
+        severity: 'blocker',
+        headline: '{a} was told {field} {told} for {b}; it is {true}',
+        says: ['told {field} [[{told}]]', '{field} is [[{true}]]'],
+        consequence: 'No request reaches {b}.',
+        remedy: 'Type {true} at {a}.',
+      },
+      notTold: {
+        severity: 'blocker',
+        headline: '{a} was not told the {field} of {b}, and the protocol has no default',
+        says: ['{field} of {b}: [[not told]]', '{field} is {true}'],
+        consequence: 'The connection cannot be set up.',
+        remedy: 'Type {true} at {a}.',
+      },
+      unknown: {
+        severity: 'doubt',
+        headline: '{exchange}: the {field} of {b} is not known yet, so what {a} was told cannot be checked',
+        says: ['told {field} {told}', '{field}: [[not known yet]]'],
+        consequence: 'Whether {a} reaches {b} is not known.',
+        remedy: 'Choose the port of {b} in this exchange, and give it its address.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      for (const end of childrenOf(reader, 'end', exchange.id)) {
+        for (const value of toldFields(reader, exchange, end)) {
+          const message = messageFor(value);
+          if (!message) continue;
+          const name = (id: string) => reader.get('station', id)?.name ?? '';
+          yield {
+            message,
+            label: `told ${FIELD_WORDS[value.field]}`,
+            about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+            parties: [
+              { station: end.station, end: end.id },
+              { station: value.other.station, end: value.other.id },
+            ],
+            cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, value.field] }],
+            params: {
+              exchange: exchange.name,
+              a: name(end.station),
+              b: name(value.other.station),
+              field: FIELD_WORDS[value.field],
+              told: value.told || 'not told',
+              true: value.truth ?? 'not known yet',
+              other: value.belongsTo ?? '',
+            },
+            subjects: [end.id, value.other.id, value.field],
+          };
+        }
+      }
+    },
+  },
+  fixes: (finding, reader) => (finding.message === 'unknown' ? [] : toldFix(finding, reader)),
+};
+
+function messageFor(value: ToldValue): string | null {
+  if (value.truth === null) return value.field === 'unit' ? null : 'unknown';
+  if (value.told === '') return 'notTold';
+  if (value.same) return null;
+  if (value.field !== 'address' || !parseIpv4(value.told).ok) return 'differs';
+  if (value.former) return 'former';
+  return value.belongsTo ? 'another' : 'differs';
+}

@@ -1,0 +1,82 @@
+import { contains, formatSubnet, parseIpv4, parseMask, subnetOf, type Subnet } from '../../../address/ipv4.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import type { Rule } from '../../rule.js';
+
+export const noWayBetween: Rule = {
+  meta: {
+    code: 'ADR 6',
+    title: 'Ends in different subnets have something between them that routes',
+    source: 'RFC 1122, 3.3.1: a host sends to its own network directly, and else through a gateway',
+    messages: {
+      apart: {
+        severity: 'blocker',
+        headline: '{exchange}: {a} is in {aSubnet}, {b} in {bSubnet}, and nothing routes between them',
+        says: ['{a} is at {aAddress} in [[{aSubnet}]]', '{b} is at {bAddress} in [[{bSubnet}]]'],
+        consequence: 'No packet of one ever reaches the other.',
+        remedy: 'Put both in one subnet, or name a gateway at both ends and the router that it stands for.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      const ends = childrenOf(reader, 'end', exchange.id);
+      for (const [i, a] of ends.entries()) {
+        for (const b of ends.slice(i + 1)) {
+          const from = a.port ? reader.get('port', a.port) : undefined;
+          const to = b.port ? reader.get('port', b.port) : undefined;
+          const here = from && ownSubnet(from);
+          const there = to && ownSubnet(to);
+          if (!from || !to || !here || !there) continue;
+          const together = here.network === there.network && here.prefix === there.prefix;
+          if (together || routed(reader, from, here, to, there)) continue;
+          const name = (id: string) => reader.get('station', id)?.name ?? '';
+          yield {
+            message: 'apart',
+            label: 'no way between',
+            about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+            parties: [
+              { station: a.station, end: a.id },
+              { station: b.station, end: b.id },
+            ],
+            cells: [
+              { kind: 'port', id: from.id, path: ['address'] },
+              { kind: 'port', id: to.id, path: ['address'] },
+            ],
+            params: {
+              exchange: exchange.name,
+              a: name(a.station),
+              b: name(b.station),
+              aSubnet: formatSubnet(here),
+              bSubnet: formatSubnet(there),
+              aAddress: from.address,
+              bAddress: to.address,
+            },
+            subjects: [exchange.id, a.id, b.id],
+          };
+        }
+      }
+    },
+  },
+};
+
+function ownSubnet(port: Port): Subnet | null {
+  const address = parseIpv4(port.address);
+  const mask = parseMask(port.mask);
+  return address.ok && mask.ok && address.value !== 0 ? subnetOf(address.value, mask.value) : null;
+}
+
+/** One router whose ports are the gateways of both ends. */
+function routed(reader: Reader, from: Port, here: Subnet, to: Port, there: Subnet): boolean {
+  const stationsAt = (port: Port, subnet: Subnet): string[] => {
+    const gateway = parseIpv4(port.gateway);
+    if (!gateway.ok || !contains(subnet, gateway.value) || !port.network) return [];
+    return childrenOf(reader, 'port', port.network)
+      .filter((p) => p.id !== port.id && p.address.trim() === port.gateway.trim())
+      .map((p) => p.station)
+      .filter((id) => reader.get('station', id)?.roles.includes('router'));
+  };
+  const back = new Set(stationsAt(to, there));
+  return stationsAt(from, here).some((station) => back.has(station));
+}

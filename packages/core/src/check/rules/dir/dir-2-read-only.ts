@@ -1,0 +1,69 @@
+import { viewOf } from '../../../address/memory.js';
+import { locate } from '../../../address/resolve.js';
+import { readToldPlace } from '../../../lane/told-place.js';
+import { memoryOf } from '../../../address/memory.js';
+import type { Side } from '../../../lane/side.js';
+import type { Reader } from '../../../model/project.js';
+import type { View } from '../../../model/view.js';
+import { protocolOf } from '../../../protocol/catalogue.js';
+import { claimCell, laneReport } from '../../lane-report.js';
+import type { Rule } from '../../rule.js';
+
+export const readOnly: Rule = {
+  meta: {
+    code: 'DIR 2',
+    title: 'What an end writes to can be written',
+    source: 'MODBUS Application Protocol Specification V1.1b3, 4.3: discrete inputs and input registers are read-only',
+    messages: {
+      table: {
+        severity: 'blocker',
+        headline: '{lane}: {a} writes to {target} of {b}, which others can only read',
+        says: ['{aName}: {aDoes} it', '{bName}: [[{target}]] is {what}'],
+        consequence: 'The request is refused; the value never arrives.',
+        remedy: 'Ask for a table that can be written, or let {b} write and {a} read.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      const { exchange, sides } = comparison;
+      for (const side of sides) {
+        if (side.claim.direction !== 'reads' && side.claim.direction !== 'both') continue;
+        const from = sides.find((s) => s !== side && s.claim.direction !== 'reads');
+        if (!from) continue;
+        const asked = askedFor(context.reader, from, side, protocolOf(exchange).places(exchange.transfer) === 'named');
+        const what = asked && readOnlyBecause(asked.view, exchange.transfer === 'requests' && side.end.calling);
+        if (!asked || !what) continue;
+        yield laneReport(context, comparison, {
+          message: 'table',
+          label: 'read only',
+          sides: [from, side],
+          cells: [asked.told ? claimCell(from, 'toldPlace') : claimCell(side, 'place')],
+          params: { target: asked.text, what },
+          subjects: [side.claim.id],
+        });
+      }
+    },
+  },
+};
+
+/** The view by which the writing end addresses the other: as it was told, else as the other states it. */
+function askedFor(reader: Reader, from: Side, to: Side, named: boolean) {
+  const told = from.claim.toldPlace?.trim() ?? '';
+  if (named && from.end.calling === 'calls' && told !== '') {
+    const read = readToldPlace(reader, told, to.station.id);
+    const memory = read.ok ? memoryOf(reader, read.value.area) : null;
+    const view = read.ok && memory && locate(memory, read.value) ? viewOf(memory, read.value.view) : null;
+    return view ? { view, text: told, told: true } : null;
+  }
+  return to.block
+    ? { view: to.block.located.view, text: to.block.located.view.name || 'its place', told: false }
+    : null;
+}
+
+/** Tables of inputs are read-only for those who call; a view's access holds for everybody. */
+function readOnlyBecause(view: View, calling: false | 'calls' | 'listens' | null): string | null {
+  if (view.access === 'read') return 'set to be read only';
+  if (calling !== 'listens') return null;
+  return view.table === 'input registers' || view.table === 'discrete inputs' ? `one of the ${view.table}` : null;
+}

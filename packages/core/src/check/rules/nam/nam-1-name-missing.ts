@@ -1,0 +1,47 @@
+import type { Kind } from '../../../model/kinds.js';
+import type { Report, Rule } from '../../rule.js';
+
+export const nameMissing: Rule = {
+  meta: {
+    code: 'NAM 1',
+    title: 'Stations, networks, areas and exchanges have a name',
+    source: 'common practice: what has no name cannot be told to anybody',
+    messages: {
+      missing: {
+        severity: 'blocker',
+        headline: '{what} has no name',
+        says: ['[[no name]]'],
+        consequence: 'Nobody can be told which one is meant.',
+        remedy: 'Type a name.',
+      },
+    },
+  },
+  on: {
+    *station(station) {
+      if (station.name.trim() === '') yield unnamed('station', station.id, 'a station', [{ station: station.id }]);
+    },
+    *network(network) {
+      if (network.name.trim() === '') yield unnamed('network', network.id, 'a network', []);
+    },
+    *area(area, { reader }) {
+      if (area.name.trim() !== '') return;
+      const station = reader.get('station', area.station)?.name ?? '';
+      yield unnamed('area', area.id, `an area of ${station}`, [{ station: area.station }]);
+    },
+    *exchange(exchange) {
+      if (exchange.name.trim() === '') yield unnamed('exchange', exchange.id, 'an exchange', []);
+    },
+  },
+};
+
+function unnamed(kind: Kind, id: string, what: string, parties: { station: string }[]): Report {
+  return {
+    message: 'missing',
+    label: 'no name',
+    about: { kind, id, name: what },
+    parties,
+    cells: [{ kind, id, path: ['name'] }],
+    params: { what: what[0]!.toUpperCase() + what.slice(1) },
+    subjects: [id],
+  };
+}

@@ -1,0 +1,103 @@
+import type { Kind } from '../../../model/kinds.js';
+import { childrenOf } from '../../../model/order.js';
+import { claimCell, laneReport } from '../../lane-report.js';
+import type { Report, Rule } from '../../rule.js';
+
+export const nameTwice: Rule = {
+  meta: {
+    code: 'NAM 2',
+    title: 'A name stands for one thing in its place',
+    source: 'IEC 61131-3, identifiers: case does not distinguish; a profile may say otherwise for its stations',
+    messages: {
+      twice: {
+        severity: 'blocker',
+        headline: '{where}: {count} {things} are called {name}',
+        says: ['[[{name}]] stands for {count} {things}'],
+        consequence: 'Which one is meant depends on who reads it.',
+        remedy: 'Rename all but one.',
+      },
+      item: {
+        severity: 'blocker',
+        headline: '{lane}: {count} values of {a} are called {name}',
+        says: ['{aName}: [[{name}]] stands for {count} values'],
+        consequence: 'Which value is meant depends on who reads it.',
+        remedy: 'Rename all but one.',
+      },
+    },
+  },
+  on: {
+    *project(info, { all }) {
+      for (const [kind, things] of [
+        ['station', 'stations'],
+        ['network', 'networks'],
+        ['exchange', 'exchanges'],
+      ] as const) {
+        const entities = [...all(kind)] as { id: string; name: string }[];
+        for (const [name, ids] of repeated(
+          entities.map((e) => [e.id, e.name] as const),
+          false,
+        )) {
+          yield repeatedReport(kind, ids, { where: info.name || 'The project', things, name });
+        }
+      }
+    },
+    *station(station, { reader }) {
+      const areas = childrenOf(reader, 'area', station.id);
+      for (const [name, ids] of repeated(
+        areas.map((a) => [a.id, a.name] as const),
+        false,
+      )) {
+        yield repeatedReport('area', ids, { where: station.name, things: 'areas', name }, station.id);
+      }
+    },
+    *lane(comparison, context) {
+      for (const side of comparison.sides) {
+        const profile = side.station.profile ? context.reader.get('profile', side.station.profile) : undefined;
+        const names = Object.entries(side.claim.items).map(([key, item]) => [key, item.name] as const);
+        for (const [name, keys] of repeated(names, profile?.nameRule.caseMatters ?? false)) {
+          yield laneReport(context, comparison, {
+            message: 'item',
+            label: 'name twice',
+            sides: [side],
+            item: keys[1]!,
+            cells: [...keys].reverse().map((key) => claimCell(side, 'items', key, 'name')),
+            params: { name, count: String(keys.length) },
+            subjects: [side.claim.id, name],
+          });
+        }
+      }
+    },
+  },
+};
+
+/** Names that stand more than once, each with the ids that have it. Empty names are another rule's affair. */
+function repeated(named: readonly (readonly [string, string])[], caseMatters: boolean): [string, string[]][] {
+  const byName = new Map<string, { name: string; ids: string[] }>();
+  for (const [id, name] of named) {
+    const clean = name.trim();
+    if (clean === '') continue;
+    const key = caseMatters ? clean : clean.toLowerCase();
+    const known = byName.get(key);
+    if (known) known.ids.push(id);
+    else byName.set(key, { name: clean, ids: [id] });
+  }
+  return [...byName.values()].filter((e) => e.ids.length > 1).map((e) => [e.name, e.ids]);
+}
+
+function repeatedReport(
+  kind: Kind,
+  ids: string[],
+  params: { where: string; things: string; name: string },
+  station?: string,
+): Report {
+  const id = ids.at(-1)!;
+  return {
+    message: 'twice',
+    label: 'name twice',
+    about: station ? { kind: 'station', id: station, name: params.where } : { kind, id, name: params.name },
+    parties: station ? [{ station }] : kind === 'station' ? ids.map((s) => ({ station: s })) : [],
+    cells: [...ids].reverse().map((e) => ({ kind, id: e, path: ['name'] })),
+    params: { ...params, count: String(ids.length) },
+    subjects: [kind, params.name],
+  };
+}

@@ -1,0 +1,50 @@
+import { identifierFault } from '../../../address/identifier.js';
+import { claimCell, laneReport } from '../../lane-report.js';
+import type { Rule } from '../../rule.js';
+
+export const nameNotLegal: Rule = {
+  meta: {
+    code: 'NAM 3',
+    title: 'A name is one that its station takes',
+    source: 'the name rule of the station’s profile, with the source that stands there',
+    messages: {
+      long: {
+        severity: 'blocker',
+        headline: '{lane}: {name} has {length} characters, {a} takes {longest}',
+        says: ['[[{name}]] has {length} characters; names have {longest} at most ({source})'],
+        consequence: 'The station refuses the name or cuts it, and then it is another.',
+        remedy: 'Shorten it to {longest} characters.',
+      },
+      form: {
+        severity: 'blocker',
+        headline: '{lane}: {name} is no name at {a}: {fault}',
+        says: ['[[{name}]]: {fault}; names are letters, digits and single underscores ({source})'],
+        consequence: 'The station refuses the name.',
+        remedy: 'Write it with a letter first, then letters, digits and single underscores.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      for (const side of comparison.sides) {
+        const profile = side.station.profile ? context.reader.get('profile', side.station.profile) : undefined;
+        if (!profile) continue;
+        const { longest = Infinity, form, source } = profile.nameRule;
+        for (const [key, { name }] of Object.entries(side.claim.items)) {
+          const length = [...name].length;
+          const fault = form === 'identifier' && name !== '' ? identifierFault(name) : null;
+          if (length <= longest && fault === null) continue;
+          yield laneReport(context, comparison, {
+            message: length > longest ? 'long' : 'form',
+            label: length > longest ? 'name too long' : 'name not legal',
+            sides: [side],
+            item: key,
+            cells: [claimCell(side, 'items', key, 'name')],
+            params: { name, length: String(length), longest: String(longest), source, fault: fault ?? '' },
+            subjects: [side.claim.id, key],
+          });
+        }
+      }
+    },
+  },
+};

@@ -1,0 +1,67 @@
+import { readToldPlace } from '../../../lane/told-place.js';
+import { isTyped } from '../../../model/as-typed.js';
+import { protocolOf } from '../../../protocol/catalogue.js';
+import { claimCell, laneReport } from '../../lane-report.js';
+import type { Rule } from '../../rule.js';
+
+export const keptAsTyped: Rule = {
+  meta: {
+    code: 'POS 12',
+    title: 'What is typed can be read',
+    source: 'common practice: text that cannot be read is not compared',
+    yieldsTo: ['POS 13'],
+    yieldsAtCell: ['POS 11'],
+    messages: {
+      item: {
+        severity: 'doubt',
+        headline: '{lane}: “{typed}” of {value} at {a} cannot be read',
+        says: ['{value}: [[{typed}]], kept as typed'],
+        consequence: 'The lane is not checked until it can be read.',
+        remedy: 'Type it again: an address of this station, or a type such as REAL ×3.',
+      },
+      told: {
+        severity: 'doubt',
+        headline: '{lane}: {a} asks for “{typed}”, which is no address of {b}',
+        says: ['{aName}: asks for [[{typed}]], kept as typed', '{expected}'],
+        consequence: 'Whether the right place is asked for is not known.',
+        remedy: 'Type it as {b} writes it: {expected}.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      const { exchange } = comparison;
+      const named = protocolOf(exchange).places(exchange.transfer) === 'named';
+      for (const side of comparison.sides) {
+        for (const [key, item] of Object.entries(side.claim.items)) {
+          for (const field of ['type', 'offset'] as const) {
+            const value = item[field];
+            if (!isTyped(value)) continue;
+            yield laneReport(context, comparison, {
+              message: 'item',
+              label: 'cannot be read',
+              sides: [side],
+              item: key,
+              cells: [claimCell(side, 'items', key, field)],
+              params: { typed: value.typed, value: item.name || 'a value without a name' },
+              subjects: [side.claim.id, key, field],
+            });
+          }
+        }
+        const told = side.claim.toldPlace?.trim() ?? '';
+        const other = comparison.sides.find((s) => s !== side);
+        if (!named || side.end.calling !== 'calls' || told === '' || !other) continue;
+        const read = readToldPlace(context.reader, told, other.station.id);
+        if (read.ok) continue;
+        yield laneReport(context, comparison, {
+          message: 'told',
+          label: 'cannot be read',
+          sides: [side, other],
+          cells: [claimCell(side, 'toldPlace')],
+          params: { typed: told, expected: read.expected },
+          subjects: [side.claim.id, 'told'],
+        });
+      }
+    },
+  },
+};

@@ -1,0 +1,158 @@
+import { formatAddress } from '../../../address/format-address.js';
+import { parseLength } from '../../../address/length.js';
+import { parseAddress } from '../../../address/parse-address.js';
+import { parseType } from '../../../data/types.js';
+import { memoriesOf } from '../../../lane/told-place.js';
+import { set } from '../../../change/make.js';
+import { isTyped, readable } from '../../../model/as-typed.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Reader } from '../../../model/project.js';
+import { protocolOf } from '../../../protocol/catalogue.js';
+import { sideOf, type ClaimField, type Side } from '../../../lane/side.js';
+import { laneName } from '../../../lane/compare.js';
+import { claimCell, laneReport } from '../../lane-report.js';
+import type { Finding } from '../../finding.js';
+import type { Fix, Rule } from '../../rule.js';
+
+const FIELD_WORDS: Record<ClaimField, string> = {
+  direction: 'whether it writes or reads',
+  place: 'its address',
+  length: 'its length',
+  type: 'its type',
+};
+
+export const incomplete: Rule = {
+  meta: {
+    code: 'POS 13',
+    title: 'Every end says where, how long and of which type',
+    yieldsAtCell: ['POS 11'],
+    source: 'common practice: what is not stated cannot be compared',
+    messages: {
+      missing: {
+        severity: 'blocker',
+        headline: '{lane}: {a} does not say {fields}',
+        says: ['{aName}: [[not filled in]]: {fields}'],
+        consequence: 'The two ends cannot be compared.',
+        remedy: 'Fill in {fields}.',
+      },
+      unread: {
+        severity: 'blocker',
+        headline: '{lane}: “{typed}” of {a} cannot be read as {fields}',
+        says: ['{aName}: [[{typed}]], kept as typed, cannot be read as {fields}'],
+        consequence: 'The two ends cannot be compared.',
+        remedy: 'Type {fields} again: {expected}.',
+      },
+      notTold: {
+        severity: 'blocker',
+        headline: '{lane}: {a} does not say which place of {b} it asks for',
+        says: ['{aName}: [[not told]] which place of {b}', '{bName}: {bRange}'],
+        consequence: 'The request cannot be set up.',
+        remedy: 'Type the other end’s place under the address of {a}.',
+      },
+      silent: {
+        severity: 'doubt',
+        headline: '{lane}: {b} says nothing of it',
+        says: ['{aName}: {aDoes} {aLength}, {aRange}', '[[not filled in]]'],
+        consequence: 'Nobody can say yet whether the two ends fit.',
+        remedy: 'Ask {b}’s engineer, and fill in that end.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      const { exchange, lane } = comparison;
+      for (const side of comparison.sides) {
+        if (side.missing.length > 0) {
+          yield laneReport(context, comparison, {
+            message: 'missing',
+            label: 'not filled in',
+            sides: [side],
+            cells: side.missing.map((field) => claimCell(side, field)),
+            params: { fields: side.missing.map((f) => FIELD_WORDS[f]).join(', ') },
+            subjects: [side.claim.id],
+          });
+        }
+        for (const field of side.unread) {
+          const value = side.claim[field];
+          yield laneReport(context, comparison, {
+            message: 'unread',
+            label: 'cannot be read',
+            sides: [side],
+            cells: [claimCell(side, field)],
+            params: {
+              typed: isTyped(value) ? value.typed : 'its view is gone',
+              fields: FIELD_WORDS[field],
+              expected: expectedOf(context.reader, side, field),
+            },
+            subjects: [side.claim.id, field],
+          });
+        }
+      }
+      if (protocolOf(exchange).places(exchange.transfer) === 'named') {
+        for (const side of comparison.sides) {
+          const other = comparison.sides.find((s) => s !== side);
+          if (!other?.block || !untold(side)) continue;
+          yield laneReport(context, comparison, {
+            message: 'notTold',
+            label: 'place not told',
+            sides: [side, other],
+            cells: [claimCell(side, 'toldPlace')],
+            subjects: [side.claim.id],
+          });
+        }
+      }
+      for (const end of comparison.silent) {
+        const station = context.reader.get('station', end.station);
+        const [speaking] = comparison.sides;
+        if (!station || !speaking) continue;
+        const report = laneReport(context, comparison, {
+          message: 'silent',
+          label: 'one-sided',
+          sides: [speaking],
+          cells: [{ kind: 'lane', id: lane.id, path: ['claims', end.id] }],
+          params: { b: station.name, lane: laneName(context.reader, lane) },
+          subjects: [end.id],
+        });
+        yield { ...report, parties: [...report.parties, { station: station.id, end: end.id }] };
+      }
+    },
+  },
+  fixes: fixesOf,
+};
+
+/** What would have been right in a field whose text could not be read. */
+function expectedOf(reader: Reader, side: Side, field: ClaimField): string {
+  const value = side.claim[field];
+  const text = isTyped(value) ? value.typed : '';
+  const memories = memoriesOf(reader, side.station.id);
+  const read =
+    field === 'place' ? parseAddress(text, memories) : field === 'type' ? parseType(text) : parseLength(text, 16);
+  if (field === 'direction') return 'writes, reads or both';
+  return read.ok ? 'choose a view that is there' : read.expected;
+}
+
+/** The opposite direction where the other end has one; the length that the items take; the place that the other end states. */
+function fixesOf(finding: Finding, reader: Reader): Fix[] {
+  const [cell] = finding.cells;
+  const claim = cell && reader.get('claim', cell.id);
+  const lane = claim && reader.get('lane', claim.lane);
+  const exchange = lane && reader.get('exchange', lane.exchange);
+  if (!claim || !lane || !exchange) return [];
+  const other = childrenOf(reader, 'claim', lane.id).find((c) => c.id !== claim.id);
+  const side = sideOf(reader, claim, exchange);
+  const otherSide = other && sideOf(reader, other, exchange);
+  if (!side) return [];
+  const station = side.station.name;
+  if (finding.message === 'notTold') {
+    const { block } = otherSide ?? {};
+    if (!block) return [];
+    const text = formatAddress(block.memory, block.place);
+    return [{ label: `${station} asks for ${text}`, changes: [set('claim', claim, ['toldPlace'], text)] }];
+  }
+  const direction = readable(other?.direction);
+  if (finding.message !== 'missing' || claim.direction !== null || !direction) return [];
+  const opposite = direction === 'writes' ? 'reads' : direction === 'reads' ? 'writes' : 'both';
+  return [{ label: `${station} ${opposite}`, changes: [set('claim', claim, ['direction'], opposite)] }];
+}
+
+const untold = (side: Side) => side.end.calling === 'calls' && (side.claim.toldPlace?.trim() ?? '') === '';

@@ -1,0 +1,48 @@
+import { newEnd, newExchange } from '../../../model/create.js';
+import type { Project } from '../../../model/project.js';
+import { added, codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
+
+/** A second exchange between the two, of which a lane reads into B at the number given. */
+function second(number: number): Project {
+  const first = twoStations();
+  const exchange = added(first, 'exchange', newExchange('y', 20, 'Second', 'modbus-tcp'));
+  const ends = added(
+    exchange,
+    'end',
+    { ...newEnd('ya', 10, 'y', 'sa', 'porta', 'calls'), told: { yb: { address: '10.0.0.2', tcpPort: '', unit: '' } } },
+    newEnd('yb', 20, 'y', 'sb', 'portb', 'listens'),
+  );
+  const lane = added(ends, 'lane', { id: 'lane2', order: 20, exchange: 'y', items: {} });
+  const at = (area: string, view: string, n: number) => ({ area, view, number: n });
+  return added(
+    lane,
+    'claim',
+    {
+      ...first.get('claim', 'ca')!,
+      id: 'ca2',
+      lane: 'lane2',
+      end: 'ya',
+      place: at('areaa', 'va', 300),
+      toldPlace: `b${number}`,
+    },
+    { ...first.get('claim', 'cb')!, id: 'cb2', lane: 'lane2', end: 'yb', place: at('areab', 'vb', number) },
+  );
+}
+
+test('blocks side by side are silent', () => {
+  expect(codesOf(second(204))).toEqual([]);
+});
+
+test('one shared word is found once, a Doubt on request', () => {
+  const finding = theFinding(second(203), 'POS 2');
+  expect(finding.severity).toBe('doubt');
+  expect(wordsOf(finding)).toContain('both put data into b203');
+});
+
+test('a Blocker where one of them is cyclic', () => {
+  expect(theFinding(edited(second(203), ['exchange', 'x', 'cadence', 100]), 'POS 2').severity).toBe('blocker');
+});
+
+test('two that only take data out may overlap', () => {
+  expect(codesOf(edited(second(204), ['claim', 'ca2', 'place.number', 100]))).toEqual([]);
+});

@@ -1,0 +1,20 @@
+import type { Rule } from '../../rule.js';
+import { unmatchedUses } from './area-flow.js';
+
+export const writtenNotRead: Rule = {
+  meta: {
+    code: 'POS 6',
+    title: 'What is put in a place is used by somebody',
+    source: 'common practice: data that nobody reads need not travel',
+    messages: {
+      neverTaken: {
+        severity: 'hint',
+        headline: '{a}: {range} of {area} is filled, but nobody reads it',
+        says: ['[[{range}]] of {area} is filled; no program and no exchange reads it'],
+        consequence: 'The transfer is load without use.',
+        remedy: 'Leave the lane out, or say who uses the data.',
+      },
+    },
+  },
+  on: { area: (area, context) => unmatchedUses(area, context, 'taken') },
+};

@@ -1,0 +1,45 @@
+import { formatSpan } from '../../../address/format-address.js';
+import { overlappingSides } from '../../overlapping-sides.js';
+import type { Rule } from '../../rule.js';
+
+export const lanesOverlap: Rule = {
+  meta: {
+    code: 'POS 9',
+    title: 'Lanes of one exchange do not arrive in one place',
+    source: 'common practice: each block of a connection has a place of its own',
+    messages: {
+      overlap: {
+        severity: 'blocker',
+        headline: '{exchange}: {aLane} and {bLane} both arrive in {shared} of {a}',
+        says: ['{aLane} arrives in [[{aRange}]]', '{bLane} arrives in [[{bRange}]]'],
+        consequence: 'Each transfer overwrites what the other brought.',
+        remedy: 'Move one of the two to a free place.',
+      },
+    },
+  },
+  on: {
+    *overlap(overlap, { reader }) {
+      const found = overlappingSides(reader, overlap);
+      if (!found || found.first.exchange.id !== found.second.exchange.id) return;
+      const { memory, first, second } = found;
+      yield {
+        message: 'overlap',
+        label: 'lanes overlap',
+        about: { kind: 'exchange', id: first.exchange.id, name: first.exchange.name },
+        lane: first.lane.id,
+        parties: [{ station: memory.station.id, end: first.end.id }],
+        cells: [first, second].map(({ claim }) => ({ kind: 'claim', id: claim.id, path: ['place'] })),
+        params: {
+          exchange: first.exchange.name,
+          a: memory.station.name,
+          aLane: first.name,
+          bLane: second.name,
+          aRange: first.range,
+          bRange: second.range,
+          shared: formatSpan(memory, overlap.shared),
+        },
+        subjects: [overlap.a.area, first.claim.id, second.claim.id],
+      };
+    },
+  },
+};

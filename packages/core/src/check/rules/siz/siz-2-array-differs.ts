@@ -1,0 +1,46 @@
+import { formatType } from '../../../data/types.js';
+import { set } from '../../../change/make.js';
+import type { Rule } from '../../rule.js';
+import { valuePairReport } from '../../value-pair-report.js';
+
+export const arrayDiffers: Rule = {
+  meta: {
+    code: 'SIZ 2',
+    title: 'An array has as many elements at both ends',
+    source: 'common practice: an array is declared with one size at both ends',
+    yieldsTo: ['SIZ 1'],
+    messages: {
+      differs: {
+        severity: 'blocker',
+        headline: '{lane}: {value} is {aType} at {a}, {bType} at {b}',
+        says: ['{aValue} is [[{aType}]]', '{bValue} is [[{bType}]]'],
+        consequence: 'The elements beyond the shorter array have no counterpart.',
+        remedy: 'Declare the array with one number of elements at both ends.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      for (const d of comparison.differences) {
+        if (d.code !== 'SIZ 2') continue;
+        const [x, y] = comparison.sides[0] === d.left ? [d.a, d.b] : [d.b, d.a];
+        const label = `×${x.type.count} and ×${y.type.count}`;
+        yield valuePairReport(context, comparison, d, { message: 'differs', label });
+      }
+    },
+  },
+  fixes(finding, reader) {
+    const claims = finding.cells.map((cell) => reader.get('claim', cell.id)!);
+    const types = finding.cells.map((cell, i) => {
+      const claim = claims[i]!;
+      return cell.path[0] === 'items' ? claim.items[cell.path[1]!]!.type : claim.type;
+    });
+    return [1, 0].flatMap((i) => {
+      const other = types[1 - i];
+      if (!other || 'typed' in other) return [];
+      const station = reader.get('station', finding.parties[i]!.station)!.name;
+      const change = set('claim', claims[i]!, finding.cells[i]!.path, other);
+      return [{ label: `${station}: ${formatType(other)}`, changes: [change] }];
+    });
+  },
+};

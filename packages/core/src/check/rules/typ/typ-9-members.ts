@@ -1,0 +1,74 @@
+import { formatBits } from '../../../address/length.js';
+import type { Difference, DifferenceOf } from '../../../lane/difference.js';
+import type { Side } from '../../../lane/side.js';
+import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
+import type { Rule } from '../../rule.js';
+
+export const members: Rule = {
+  meta: {
+    code: 'TYP 9',
+    title: 'Both ends know the same values in the same order',
+    source: 'common practice: a value is found by where it lies in the block',
+    messages: {
+      missing: {
+        severity: 'blocker',
+        headline: '{lane}: {names} of {a} has no counterpart at {b}',
+        says: ['{aName}: [[{names}]]', '{bName}: [[not there]]'],
+        consequence: 'The value is sent and nobody takes it, or it is awaited and never comes.',
+        remedy: 'Add it at {b}, or leave it out at {a}.',
+      },
+      moved: {
+        severity: 'blocker',
+        headline: '{lane}: {names} lies {aOffset} into the block at {a}, {bOffset} at {b}',
+        says: ['{aValue} begins [[{aOffset}]] into the block', '{bValue} begins [[{bOffset}]] into the block'],
+        consequence: 'Another value is taken for it.',
+        remedy: 'Put the values in one order, or correct the address at one end.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      const all = comparison.differences.filter((d): d is DifferenceOf<'TYP 9'> => d.code === 'TYP 9');
+      for (const how of ['missing', 'extra'] as const) {
+        const lost = all.filter((d): d is Extract<Difference, { how: 'missing' | 'extra' }> => d.how === how);
+        const [d] = lost;
+        if (!d) continue;
+        const [has, lacks] = how === 'missing' ? [d.left, d.right] : [d.right, d.left];
+        const names = lost.map((x) => x.value.name || 'a value without a name');
+        yield laneReport(context, comparison, {
+          message: 'missing',
+          label: lost.length > 1 ? `${lost.length} have none` : 'no counterpart',
+          sides: [has, lacks],
+          ...(d.value.key ? { item: d.value.key } : {}),
+          cells: lost.map((x) => valueCell(has, x.value.key, 'name')),
+          params: {
+            names: names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', '),
+          },
+          subjects: [has.end.id],
+        });
+      }
+      for (const d of all) {
+        if (d.how !== 'moved') continue;
+        const [first, second] = inPageOrder(comparison, d.left, d.right) as [Side, Side];
+        const [x, y] = first === d.left ? [d.a, d.b] : [d.b, d.a];
+        const start = (side: Side, offset: number) =>
+          offset === 0 ? 'at the start' : formatBits(offset, (side.block!.located.view.unit > 8 ? 16 : 8) as 8 | 16);
+        yield laneReport(context, comparison, {
+          message: 'moved',
+          label: 'another place',
+          sides: [first, second],
+          ...(x.key ? { item: x.key } : {}),
+          cells: [valueCell(first, x.key, 'offset'), valueCell(second, y.key, 'offset')],
+          params: {
+            names: x.name || y.name,
+            aValue: x.name || 'It',
+            bValue: y.name || 'It',
+            aOffset: start(first, x.offset),
+            bOffset: start(second, y.offset),
+          },
+          subjects: [x.key],
+        });
+      }
+    },
+  },
+};

@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { apply } from '../change/apply.js';
+import { diff } from '../change/diff.js';
+import { randomEdit, smallPlant } from '../testing/random-edits.testing.js';
+import { edited, without } from '../testing/two-stations.testing.js';
+import { compareRevisions } from './compared-rows.js';
+
+const plant = smallPlant();
+
+test('one offset that differs is one changed row, old and new at both ends, and the stations affected', () => {
+  const moved = edited(plant, ['claim', 'ca2', 'items.k2.offset', { bits: 32 }]);
+  expect(compareRevisions(plant, moved)).toEqual({
+    rows: [
+      {
+        kind: 'sheet',
+        where: 'Exchange',
+        what: 'Block ca, L2',
+        ends: [
+          { station: 'A', before: 'L2 · a301 · 2 words · DINT', after: 'L2 · a302 · 2 words · DINT' },
+          { station: 'B', before: 'R2 · b301 · 2 words · DINT', after: 'R2 · b301 · 2 words · DINT' },
+        ],
+      },
+    ],
+    stations: ['A', 'B'],
+  });
+});
+
+test('a field of a port is one row under its station', () => {
+  const after = edited(plant, ['port', 'porta', 'address', '10.0.0.7']);
+  expect(compareRevisions(plant, after)).toEqual({
+    rows: [{ kind: 'field', where: 'A, Ethernet', what: 'port: address', before: '10.0.0.1', after: '10.0.0.7' }],
+    stations: ['A'],
+  });
+});
+
+test('a claim that went shows what it said, and nothing now', () => {
+  const { rows } = compareRevisions(plant, without(plant, 'claim', 'cb'));
+  expect(rows).toHaveLength(1);
+  expect(rows[0]).toMatchObject({ ends: [{ station: 'A' }, { station: 'B', after: null }] });
+});
+
+test('the same revision differs in nothing; any other in something', () => {
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { maxLength: 5 }), (steps) => {
+      let project = plant;
+      steps.forEach(([what, whose, value], i) => {
+        const changes = randomEdit(project, what, whose, value, `fresh${i}`) ?? [];
+        const applied = apply(project, { id: `c${i}`, label: '', changes });
+        if (applied.ok) project = project.with(applied.entities);
+      });
+      expect(compareRevisions(project, project).rows).toEqual([]);
+      expect(compareRevisions(plant, project).rows.length > 0).toBe(diff(plant, project).length > 0);
+    }),
+    { numRuns: 150 },
+  );
+});

@@ -1,0 +1,78 @@
+import { set } from '../change/make.js';
+import type { Change } from '../change/change.js';
+import type { End } from '../model/end.js';
+import type { Exchange } from '../model/exchange.js';
+import { CARRIED, PLACES, TRANSFERS } from '../model/words.js';
+import { PROTOCOL_CHOICES, protocolOf } from '../protocol/catalogue.js';
+import { OTHER_FACTS, OTHER_ID } from '../protocol/other.js';
+import type { ToldField } from '../protocol/protocol.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
+
+export type ExchangeField =
+  'name' | 'protocol' | 'transfer' | 'cadence' | 'timeout' | 'factName' | 'carries' | 'places' | 'tcpPort' | 'unitTold';
+
+const DAY_MS = 86_400_000;
+
+/** `100`, `100 ms`, `2 s`, `1 min`; empty means on request. Gives ms. */
+function parseTime(text: string, what: string) {
+  const match = /^(\d{1,9})\s*(ms|s|min)?$/i.exec(text.trim());
+  const factor = { ms: 1, s: 1000, min: 60_000 }[(match?.[2] ?? 'ms').toLowerCase() as 'ms' | 's' | 'min'];
+  return parseWhole(match ? String(Number(match[1]) * factor) : text, 1, DAY_MS, `${what} in ms`);
+}
+
+/** Typed or chosen text into one field of an exchange. */
+export function editExchange(exchange: Exchange, field: ExchangeField, text: string): FieldEdit {
+  const clean = text.trim();
+  const facts = exchange.facts ?? OTHER_FACTS;
+  const fact = (next: Partial<typeof facts>) => changed(set('exchange', exchange, ['facts'], { ...facts, ...next }));
+  switch (field) {
+    case 'name':
+      return changed(set('exchange', exchange, ['name'], clean));
+    case 'protocol': {
+      const choice = PROTOCOL_CHOICES.find((p) => p.id === clean || p.name.toLowerCase() === clean.toLowerCase());
+      const names = PROTOCOL_CHOICES.map((p) => p.name).join(', ');
+      if (!choice) return refused({ found: `“${text}” is no protocol known here`, expected: `write ${names}` });
+      const changes: Change[] = [set('exchange', exchange, ['protocol'], choice.id)];
+      const next = { ...exchange, protocol: choice.id };
+      const transfers = protocolOf(next).transfers;
+      if (!transfers.includes(exchange.transfer)) changes.push(set('exchange', exchange, ['transfer'], transfers[0]));
+      if (choice.id === OTHER_ID && !exchange.facts) changes.push(set('exchange', exchange, ['facts'], OTHER_FACTS));
+      return { changes, problem: null };
+    }
+    case 'transfer': {
+      const transfer = parseWord(clean, TRANSFERS, 'way of transfer');
+      return transfer.ok ? changed(set('exchange', exchange, ['transfer'], transfer.value)) : refused(transfer);
+    }
+    case 'cadence':
+    case 'timeout': {
+      if (clean === '') return changed(set('exchange', exchange, [field], null));
+      const time = parseTime(clean, field === 'cadence' ? 'a cadence' : 'a timeout');
+      return time.ok ? changed(set('exchange', exchange, [field], time.value)) : refused(time);
+    }
+    case 'factName':
+      return fact({ name: clean });
+    case 'carries': {
+      const carries = parseWord(clean, CARRIED, 'kind of load');
+      return carries.ok ? fact({ carries: carries.value }) : refused(carries);
+    }
+    case 'places': {
+      const places = parseWord(clean, PLACES, 'way to compare places');
+      return places.ok ? fact({ places: places.value }) : refused(places);
+    }
+    case 'tcpPort': {
+      if (clean === '') return fact({ tcpPort: null });
+      const port = parseWhole(clean, 1, 65535, 'a TCP port');
+      return port.ok ? fact({ tcpPort: port.value }) : refused(port);
+    }
+    case 'unitTold':
+      return fact({ unitTold: clean === 'yes' });
+  }
+}
+
+/** What an end is told about another, as typed; empty takes the protocol's default. */
+export function editTold(end: End, other: string, field: ToldField['field'], text: string): FieldEdit {
+  const known = end.told[other];
+  const clean = text.trim();
+  if (known) return changed(set('end', end, ['told', other, field], clean));
+  return changed(set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: clean }));
+}

@@ -1,0 +1,14 @@
+import type { Cell } from '../check/finding.js';
+
+export const HIT_KINDS = ['address', 'station', 'network', 'exchange', 'lane', 'value', 'finding'] as const;
+export type HitKind = (typeof HIT_KINDS)[number];
+
+/** Something that was found, and the cell that shows it. */
+export interface Hit {
+  kind: HitKind;
+  /** what was looked for stands in this */
+  text: string;
+  /** where it belongs */
+  detail: string;
+  cell: Cell;
+}

@@ -1,0 +1,132 @@
+import { formatAddress, spanAddresses } from '../address/format-address.js';
+import { memoryOf, type Memory } from '../address/memory.js';
+import { parseAddress } from '../address/parse-address.js';
+import { put, set } from '../change/make.js';
+import type { Change } from '../change/change.js';
+import { readable } from '../model/as-typed.js';
+import type { Claim, Place } from '../model/claim.js';
+import type { End } from '../model/end.js';
+import type { Exchange } from '../model/exchange.js';
+import { childrenOf } from '../model/order.js';
+import type { Reader } from '../model/project.js';
+import type { Direction } from '../model/words.js';
+import { nextFree } from './occupancy.js';
+import { namesOtherPlace } from './sheet.js';
+import { blockOf } from './side.js';
+import { memoriesOf, readToldPlace } from './told-place.js';
+import { usesBeside } from './uses-beside.js';
+
+/** What mirroring would make. */
+export interface Mirrored {
+  changes: Change[];
+  /** lanes that the other end gets, with the address there; `told`: the first end named it, else it is the next free */
+  rows: { name: string; direction: Direction; address: string; told: boolean }[];
+  /** lanes that both ends have: they stay as they are */
+  known: number;
+  /** lanes that cannot be mirrored, with the reason */
+  left: { name: string; reason: string }[];
+}
+
+const TURNED: Record<Direction, Direction> = { writes: 'reads', reads: 'writes', both: 'both' };
+
+/**
+ * The lanes that one end has filled in and the other has not, made for the other: the direction turned; name, length, type
+ * and values the same; the place that the first end was told, or else the next that is free. What either end has typed
+ * stays. Where an end has to name the other's place and nothing is typed there, it is filled in, too.
+ */
+export function mirrorLanes(reader: Reader, exchange: Exchange, from: End, to: End, newId: () => string): Mirrored {
+  const made: Mirrored = { changes: [], rows: [], known: 0, left: [] };
+  const free = new FreePlaces(reader, to);
+  for (const lane of childrenOf(reader, 'lane', exchange.id)) {
+    const claims = childrenOf(reader, 'claim', lane.id);
+    const claim = claims.find((c) => c.end === from.id);
+    if (!claim) continue;
+    if (claims.some((c) => c.end === to.id)) {
+      made.known++;
+      continue;
+    }
+    const name = claim.name || 'lane without a name';
+    const direction = readable(claim.direction);
+    const length = readable(claim.length);
+    if (!direction || !length) {
+      made.left.push({ name, reason: `whether it writes or reads, or how long it is, is not filled in` });
+      continue;
+    }
+    const told = claim.toldPlace?.trim() ?? '';
+    const read = told === '' ? null : readToldPlace(reader, told, to.station);
+    if (read && !read.ok) {
+      made.left.push({ name, reason: `its address there, “${told}”, cannot be read: ${read.expected}` });
+      continue;
+    }
+    const { layout: _own, ...rest } = claim;
+    const mirrored: Claim = {
+      ...rest,
+      id: newId(),
+      end: to.id,
+      direction: TURNED[direction],
+      place: read?.value ?? null,
+      swap: null,
+      toldPlace: null,
+    };
+    if (!mirrored.place) mirrored.place = free.take(mirrored, exchange);
+    const place = readable(mirrored.place);
+    const memory = place && memoryOf(reader, place.area);
+    if (!place || !memory) {
+      made.left.push({ name, reason: 'the other station has no area with a notation that has room for it' });
+      continue;
+    }
+    const address = formatAddress(memory, place);
+    if (namesOtherPlace(exchange, to)) mirrored.toldPlace = addressOf(reader, claim);
+    made.changes.push(put('claim', mirrored));
+    if (namesOtherPlace(exchange, from) && told === '') made.changes.push(set('claim', claim, ['toldPlace'], address));
+    made.rows.push({ name: claim.name, direction: TURNED[direction], address, told: read !== null });
+  }
+  return made;
+}
+
+function addressOf(reader: Reader, claim: Claim): string | null {
+  const place = readable(claim.place);
+  const memory = place && memoryOf(reader, place.area);
+  return memory ? formatAddress(memory, place) : null;
+}
+
+/** Room at one end, one lane after the other, in the area of its first lane or else its first memory. */
+class FreePlaces {
+  private readonly memory: Memory | null;
+  private readonly taken: { start: number; end: number }[] = [];
+
+  constructor(
+    private readonly reader: Reader,
+    private readonly end: End,
+  ) {
+    const area = this.areaInUse();
+    const all = memoriesOf(reader, end.station).filter((m) => m.views.length > 0);
+    this.memory = all.find((m) => m.area.id === area) ?? all.find((m) => m.area.kind === 'memory') ?? all[0] ?? null;
+    if (this.memory) {
+      for (const use of usesBeside(reader, this.memory.area.id, new Set())) this.taken.push(...use.spans);
+    }
+  }
+
+  take(claim: Claim, exchange: Exchange): Place | null {
+    const { memory } = this;
+    const start = memory && nextFree(memory.area, this.taken);
+    if (!memory || start === null) return null;
+    const { first } = spanAddresses(memory, { start, end: start + memory.wordBits });
+    const read = parseAddress(first, [memory]);
+    if (!read.ok) return null;
+    const block = blockOf(this.reader, { ...claim, place: read.value }, this.end, exchange);
+    const last = block?.spans.at(-1)?.end;
+    if (!block || last === undefined || last > memory.bits) return null;
+    this.taken.push(...block.spans);
+    return read.value;
+  }
+
+  private areaInUse(): string | null {
+    for (const lane of childrenOf(this.reader, 'lane', this.end.exchange)) {
+      const claim = childrenOf(this.reader, 'claim', lane.id).find((c) => c.end === this.end.id);
+      const place = readable(claim?.place);
+      if (place) return place.area;
+    }
+    return null;
+  }
+}

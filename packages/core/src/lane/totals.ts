@@ -1,0 +1,50 @@
+import { spanAddresses } from '../address/format-address.js';
+import { memoryOf } from '../address/memory.js';
+import { lengthBits } from '../address/length.js';
+import type { Span } from '../address/resolve.js';
+import { readable } from '../model/as-typed.js';
+import type { End } from '../model/end.js';
+import { childrenOf } from '../model/order.js';
+import type { Reader } from '../model/project.js';
+import { nextFree } from './occupancy.js';
+import { blockOf } from './side.js';
+
+/** What one end writes and reads over all lanes, in bits, and where in the area of its first lane there is room. */
+export interface PageTotals {
+  writes: number;
+  reads: number;
+  /** an address, or null where nothing is placed yet or the area is full */
+  nextFree: string | null;
+}
+
+export function pageTotals(reader: Reader, end: End): PageTotals {
+  const totals: PageTotals = { writes: 0, reads: 0, nextFree: null };
+  let area: string | null = null;
+  for (const lane of childrenOf(reader, 'lane', end.exchange)) {
+    const claim = childrenOf(reader, 'claim', lane.id).find((c) => c.end === end.id);
+    const length = readable(claim?.length);
+    const direction = readable(claim?.direction);
+    area ??= readable(claim?.place)?.area ?? null;
+    if (!length || !direction) continue;
+    if (direction !== 'reads') totals.writes += lengthBits(length);
+    if (direction !== 'writes') totals.reads += lengthBits(length);
+  }
+  totals.nextFree = area === null ? null : nextFreeIn(reader, area);
+  return totals;
+}
+
+/** The address after everything that any exchange uses in an area, as the area writes it. */
+export function nextFreeIn(reader: Reader, area: string): string | null {
+  const memory = memoryOf(reader, area);
+  if (!memory) return null;
+  const used: Span[] = [];
+  for (const id of reader.referrers('claim', area)) {
+    const claim = reader.get('claim', id);
+    const end = claim && reader.get('end', claim.end);
+    const exchange = end && reader.get('exchange', end.exchange);
+    const block = claim && end && exchange ? blockOf(reader, claim, end, exchange) : null;
+    if (block) used.push(...block.spans);
+  }
+  const bit = nextFree(memory.area, used);
+  return bit === null ? null : spanAddresses(memory, { start: bit, end: bit + memory.wordBits }).first;
+}

@@ -1,0 +1,18 @@
+import type { Span } from '../address/resolve.js';
+import type { Reader } from '../model/project.js';
+import { blockOf } from './side.js';
+
+/** What claims use of an area, but for those that are left out; each under its own name or that of its exchange. */
+export function usesBeside(
+  reader: Reader,
+  area: string,
+  but: ReadonlySet<string>,
+): { name: string; spans: readonly Span[] }[] {
+  return reader.referrers('claim', area).flatMap((id) => {
+    const claim = reader.get('claim', id);
+    const end = claim && reader.get('end', claim.end);
+    const exchange = end && reader.get('exchange', end.exchange);
+    const block = claim && end && exchange && !but.has(id) ? blockOf(reader, claim, end, exchange) : null;
+    return block ? [{ name: claim!.name || exchange!.name, spans: block.spans }] : [];
+  });
+}

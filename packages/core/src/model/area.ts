@@ -1,0 +1,32 @@
+import { ArrayUnique, IsArray, IsIn, IsInt, Max, Min } from 'class-validator';
+import { IsId, IsName, IsOrder, IsText } from './fields.js';
+import { LayoutRule } from './layout-rule.js';
+import { Nested, RecordOf } from './nested.js';
+import { View } from './view.js';
+import { AREA_KINDS, WORD_BITS, OWN_WRITERS, type AreaKind, type WordBits, type OwnWriter } from './words.js';
+
+/** Part of an area that something else takes. Start and length in bits of the area. */
+export class Reservation {
+  @IsOrder() order!: number;
+  @IsInt() @Min(0) start!: number;
+  @IsInt() @Min(1) length!: number;
+  @IsName() owner!: string;
+  @IsText() reason?: string;
+}
+
+/** A region of one station's memory: a row of words. Bit index = word × bits per word + significance. */
+export class Area {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  @IsName() name!: string;
+  @IsId() station!: string;
+  @IsIn(AREA_KINDS) kind!: AreaKind;
+  @IsIn(WORD_BITS) wordBits!: WordBits;
+  /** in words */
+  @IsInt() @Min(1) @Max(100_000_000) words!: number;
+  /** empty: only exchanges move data here, nothing inside the station puts or uses any */
+  @IsArray() @ArrayUnique() @IsIn(OWN_WRITERS, { each: true }) writers!: OwnWriter[];
+  @RecordOf(() => View) views!: Record<string, View>;
+  @RecordOf(() => Reservation) reservations!: Record<string, Reservation>;
+  @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;
+}

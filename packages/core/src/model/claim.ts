@@ -1,0 +1,68 @@
+import { IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import type { AsTyped } from './as-typed.js';
+import { IsId, IsName } from './fields.js';
+import { LayoutRule } from './layout-rule.js';
+import { Nested, RecordOf } from './nested.js';
+import { OneOfOrTyped } from './one-of.js';
+import { UNITS, SWAPS, DIRECTIONS, type Unit, type Swap, type Direction } from './words.js';
+
+/** Where a claim's data is. Stored is what was typed: view and number, width and bit where the notation has them. */
+export class Place {
+  @IsId() area!: string;
+  @IsId() view!: string;
+  @IsInt() @Min(0) @Max(1e9) number!: number;
+  /** bits of the element that was named, where the notation names one (`%MD10`: 32) */
+  @IsOptional() @IsIn(UNITS) width?: Unit;
+  @IsOptional() @IsInt() @Min(0) @Max(63) bit?: number;
+}
+
+/** A length as typed: a count of units, a unit given by its bits. */
+export class Length {
+  @IsInt() @Min(1) @Max(1e9) count!: number;
+  @IsIn(UNITS) unit!: Unit;
+}
+
+/** An elementary type of IEC 61131-3, or an array of it. */
+export class TypeRef {
+  @IsString() @Matches(/^[A-Z]+$/) base!: string;
+  @IsInt() @Min(1) @Max(1_000_000) count!: number;
+  /** characters, for a STRING */
+  @IsOptional() @IsInt() @Min(1) @Max(65_535) capacity?: number;
+}
+
+/**
+ * Where a value begins, from the start of the payload along the row of the claim's own view: whole units or bytes in
+ * bits, and where a bit of a unit was named, its significance in that unit.
+ */
+export class Offset {
+  @IsInt() @Min(0) @Max(1e9) bits!: number;
+  @IsOptional() @IsInt() @Min(0) @Max(63) bit?: number;
+}
+
+/** One value as this end knows it. */
+export class ClaimItem {
+  @IsName() name!: string;
+  @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
+  @Nested(() => Offset, { orTyped: true, nullable: true }) offset!: Offset | AsTyped | null;
+}
+
+/** What one end says of a lane. */
+export class Claim {
+  @IsId() id!: string;
+  @IsId() lane!: string;
+  @IsId() end!: string;
+  @IsName() name!: string;
+  @OneOfOrTyped(DIRECTIONS) direction!: Direction | AsTyped | null;
+  @Nested(() => Place, { orTyped: true, nullable: true }) place!: Place | AsTyped | null;
+  @Nested(() => Length, { orTyped: true, nullable: true }) length!: Length | AsTyped | null;
+  /** bits before the payload; counted in the length */
+  @IsOptional() @IsInt() @Min(0) @Max(1e6) header?: number;
+  /** of the whole block, where no items say more */
+  @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
+  /** in place of the end's own; null takes the end's */
+  @IsOptional() @IsIn(SWAPS) swap!: Swap | null;
+  @RecordOf(() => ClaimItem) items!: Record<string, ClaimItem>;
+  /** the other end's place as it was typed here; null where nothing was */
+  @IsOptional() @IsString() @MaxLength(200) toldPlace!: string | null;
+  @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;
+}

@@ -1,0 +1,27 @@
+import { Acceptance } from './acceptance.js';
+import { Area } from './area.js';
+import { Claim } from './claim.js';
+import { End } from './end.js';
+import { Exchange } from './exchange.js';
+import type { Kind } from './kinds.js';
+import { Lane } from './lane.js';
+import { Network } from './network.js';
+import { Port } from './port.js';
+import { Profile } from './profile.js';
+import { ProjectInfo } from './project-info.js';
+import { Station } from './station.js';
+
+/** The class that guards each kind of entity where it enters. */
+export const CLASSES: Record<Kind, new () => object> = {
+  project: ProjectInfo,
+  profile: Profile,
+  station: Station,
+  network: Network,
+  port: Port,
+  area: Area,
+  exchange: Exchange,
+  end: End,
+  lane: Lane,
+  claim: Claim,
+  acceptance: Acceptance,
+};

@@ -1,0 +1,28 @@
+import { IsBoolean, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsId, IsOrder } from './fields.js';
+import { RecordOf } from './nested.js';
+import { CALLING, SWAPS, type Calling, type Swap } from './words.js';
+
+/** What an end was told about another end: typed by people, stored as typed; empty takes the protocol's default. */
+export class Told {
+  @IsString() @MaxLength(200) address!: string;
+  @IsString() @MaxLength(60) tcpPort!: string;
+  @IsString() @MaxLength(60) unit!: string;
+}
+
+/** One station's side of an exchange. */
+export class End {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  @IsId() exchange!: string;
+  @IsId() station!: string;
+  @IsOptional() @IsId() port!: string | null;
+  /** who starts: calls, or listens; null is not yet decided */
+  @IsOptional() @IsIn(CALLING) calling!: Calling | null;
+  /** for everything that leaves or arrives here, unless a claim says otherwise */
+  @IsIn(SWAPS) swap!: Swap;
+  /** keyed by the other end */
+  @RecordOf(() => Told) told!: Record<string, Told>;
+  /** an outside end's word that this is so */
+  @IsOptional() @IsBoolean() confirmed?: boolean;
+}

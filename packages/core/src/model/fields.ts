@@ -1,0 +1,31 @@
+import { applyDecorators } from './apply-decorators.js';
+import { IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+
+/** The longest name or text that Dialoga itself takes; a station's own limit is its profile's affair. */
+export const LONGEST_NAME = 500;
+export const LONGEST_TEXT = 4000;
+
+/** Ids come from outside the core, are never reused, start with a letter and are unique in the whole project. */
+export const ID_PATTERN = /^[A-Za-z][A-Za-z0-9-]{0,63}$/;
+
+export const IsId = () =>
+  applyDecorators(
+    IsString({ message: 'must be an id: a letter, then letters, digits and hyphens' }),
+    Matches(ID_PATTERN, { message: 'must be an id: a letter, then at most 63 letters, digits and hyphens' }),
+  );
+
+export const IsName = () =>
+  applyDecorators(
+    IsString({ message: 'must be text' }),
+    MaxLength(LONGEST_NAME, { message: `must have at most ${LONGEST_NAME} characters` }),
+  );
+
+export const IsText = () =>
+  applyDecorators(
+    IsOptional(),
+    IsString({ message: 'must be text' }),
+    MaxLength(LONGEST_TEXT, { message: `must have at most ${LONGEST_TEXT} characters` }),
+  );
+
+/** The order key: a number that places an entity among its siblings. */
+export const IsOrder = () => applyDecorators(IsInt({ message: 'must be a whole number' }), Min(-1e12), Max(1e12));

@@ -1,0 +1,63 @@
+import type { Acceptance } from './acceptance.js';
+import type { Area } from './area.js';
+import type { Claim } from './claim.js';
+import type { End } from './end.js';
+import type { Exchange } from './exchange.js';
+import type { Lane } from './lane.js';
+import type { Network } from './network.js';
+import type { Port } from './port.js';
+import type { Profile } from './profile.js';
+import type { ProjectInfo } from './project-info.js';
+import type { Station } from './station.js';
+
+/** Every kind of entity, in the order of the project file: what is referred to stands before what refers. */
+export const KINDS = [
+  'project',
+  'profile',
+  'station',
+  'network',
+  'port',
+  'area',
+  'exchange',
+  'end',
+  'lane',
+  'claim',
+  'acceptance',
+] as const;
+export type Kind = (typeof KINDS)[number];
+
+export interface EntityOf {
+  project: ProjectInfo;
+  profile: Profile;
+  station: Station;
+  network: Network;
+  port: Port;
+  area: Area;
+  exchange: Exchange;
+  end: End;
+  lane: Lane;
+  claim: Claim;
+  acceptance: Acceptance;
+}
+export type Entity = EntityOf[Kind];
+
+/** The word for a kind in a sentence. */
+export const KIND_WORDS: Record<Kind, string> = {
+  project: 'project',
+  profile: 'profile',
+  station: 'station',
+  network: 'network',
+  port: 'port',
+  area: 'area',
+  exchange: 'exchange',
+  end: 'end',
+  lane: 'lane',
+  claim: 'claim',
+  acceptance: 'acceptance',
+};
+
+export const PROJECT_ID = 'project';
+
+export function isKind(text: unknown): text is Kind {
+  return typeof text === 'string' && (KINDS as readonly string[]).includes(text);
+}

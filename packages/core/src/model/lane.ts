@@ -1,0 +1,15 @@
+import { IsId, IsOrder } from './fields.js';
+import { RecordOf } from './nested.js';
+
+/** A value that the lane is meant to carry. That two claims mean the same value is said by the key. */
+export class LaneItem {
+  @IsOrder() order!: number;
+}
+
+/** One block that is meant to be the same data at all its ends. */
+export class Lane {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  @IsId() exchange!: string;
+  @RecordOf(() => LaneItem) items!: Record<string, LaneItem>;
+}

@@ -1,0 +1,35 @@
+import type { Entity, EntityOf, Kind } from './kinds.js';
+import type { Project, Reader } from './project.js';
+
+const orderKey = (entity: Entity): number => ('order' in entity ? entity.order : 0);
+
+/** By order key, then by id. The only order in which entities are listed anywhere. */
+export function byOrder(a: Entity, b: Entity): number {
+  return orderKey(a) - orderKey(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+}
+
+/** The entities of one kind that refer to this id, in order: the lanes of an exchange, the ports of a network … */
+export function childrenOf<K extends Kind>(reader: Reader, kind: K, id: string): EntityOf[K][] {
+  const children: EntityOf[K][] = [];
+  for (const child of reader.referrers(kind, id)) {
+    const entity = reader.get(kind, child);
+    if (entity) children.push(entity);
+  }
+  return children.length > 1 ? children.sort(byOrder) : children;
+}
+
+export function inOrder<K extends Kind>(project: Project, kind: K): EntityOf[K][] {
+  return [...project.all(kind)].sort(byOrder);
+}
+
+/** The entries of a keyed list, by their order key and then their key. */
+export function entriesInOrder<T extends { order: number }>(list: Record<string, T>): [string, T][] {
+  return Object.entries(list).sort(([ka, a], [kb, b]) => a.order - b.order || (ka < kb ? -1 : 1));
+}
+
+/** An order key that comes after all of these. */
+export function orderAfter(list: Iterable<{ order: number }>): number {
+  let last = 0;
+  for (const { order } of list) last = Math.max(last, order);
+  return last + 10;
+}

@@ -1,0 +1,51 @@
+import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min } from 'class-validator';
+import { IsId, IsName, IsOrder, IsText } from './fields.js';
+import { LayoutRule } from './layout-rule.js';
+import { Nested, RecordOf } from './nested.js';
+import { View } from './view.js';
+import { CALLING, NAME_FORMS, NETWORK_KINDS, type Calling, type NameForm, type NetworkKind } from './words.js';
+
+/** A figure of a profile and where it comes from. */
+export class Limit {
+  @IsInt() @Min(0) value!: number;
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** Which names a station takes. */
+export class NameRule {
+  @IsOptional() @IsInt() @Min(1) longest?: number;
+  /** identifier: letters, digits and single underscores, as IEC 61131-3 has it */
+  @IsOptional() @IsIn(NAME_FORMS) form?: NameForm;
+  /** whether `Door` and `door` are two names there */
+  @IsBoolean() caseMatters!: boolean;
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** How a type speaks one protocol: in which roles, over which media. */
+export class Speech {
+  @IsArray() @ArrayUnique() @IsIn(CALLING, { each: true }) roles!: Calling[];
+  @IsArray() @ArrayUnique() @IsIn(NETWORK_KINDS, { each: true }) media!: NetworkKind[];
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** An end's own word for one of ours, shown under it. */
+export class OwnWord {
+  @IsString() @MaxLength(60) word!: string;
+}
+
+/** What is known of a type of station: data, editable, every figure with its source. */
+export class Profile {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  @IsName() name!: string;
+  @Nested(() => LayoutRule) layout!: LayoutRule;
+  @RecordOf(() => View) views!: Record<string, View>;
+  /** keyed by what is limited: `connections`, `bytes`, `tags` … */
+  @RecordOf(() => Limit) limits!: Record<string, Limit>;
+  @Nested(() => NameRule) nameRule!: NameRule;
+  /** keyed by protocol; none at all: not known */
+  @RecordOf(() => Speech, { nullable: true }) speaks?: Record<string, Speech> | null;
+  /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */
+  @RecordOf(() => OwnWord) words!: Record<string, OwnWord>;
+  @IsText() comment?: string;
+}

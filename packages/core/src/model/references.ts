@@ -1,0 +1,51 @@
+import type { AsTyped } from './as-typed.js';
+import type { Place } from './claim.js';
+import type { Entity, EntityOf, Kind } from './kinds.js';
+
+/** A field of one entity that names another. */
+export interface Reference {
+  kind: Kind;
+  id: string;
+  path: readonly string[];
+}
+
+/** The owner of an entity: what it is a part of. It goes when its owner goes. */
+export const OWNER_FIELD: Partial<Record<Kind, string>> = {
+  port: 'station',
+  area: 'station',
+  end: 'exchange',
+  lane: 'exchange',
+  claim: 'lane',
+};
+
+type Lister<K extends Kind> = (entity: EntityOf[K]) => Reference[];
+
+const one = (kind: Kind, id: string | null | undefined, field: string): Reference[] =>
+  id ? [{ kind, id, path: [field] }] : [];
+
+const place = (value: Place | AsTyped | null): Reference[] =>
+  value && 'area' in value ? [{ kind: 'area', id: value.area, path: ['place', 'area'] }] : [];
+
+const LISTERS: { [K in Kind]: Lister<K> } = {
+  project: () => [],
+  acceptance: () => [],
+  profile: () => [],
+  network: () => [],
+  exchange: () => [],
+  station: (s) => one('profile', s.profile, 'profile'),
+  port: (p) => [...one('station', p.station, 'station'), ...one('network', p.network, 'network')],
+  area: (a) => one('station', a.station, 'station'),
+  end: (e) => [
+    ...one('exchange', e.exchange, 'exchange'),
+    ...one('station', e.station, 'station'),
+    ...one('port', e.port, 'port'),
+    ...Object.keys(e.told).map((id): Reference => ({ kind: 'end', id, path: ['told', id] })),
+  ],
+  lane: (l) => one('exchange', l.exchange, 'exchange'),
+  claim: (c) => [...one('lane', c.lane, 'lane'), ...one('end', c.end, 'end'), ...place(c.place)],
+};
+
+/** Every reference that an entity holds, with the path of the field that holds it. */
+export function referencesOf(kind: Kind, entity: Entity): Reference[] {
+  return (LISTERS[kind] as (entity: Entity) => Reference[])(entity);
+}

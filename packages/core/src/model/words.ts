@@ -1,0 +1,123 @@
+/** Every closed list of words in the model, and their types. Free of decorators, so that the page can use them. */
+export const ROLES = [
+  'controller',
+  'operator panel',
+  'SCADA station',
+  'simulator',
+  'tag server',
+  'gateway',
+  'coupler',
+  'remote I/O head',
+  'telemetry unit',
+  'radio unit',
+  'router',
+  'workstation',
+] as const;
+export const PARTIES = ['own', 'outside'] as const;
+export type Role = (typeof ROLES)[number];
+
+export type Party = (typeof PARTIES)[number];
+
+export const UNITS = [1, 8, 16, 32, 64] as const;
+export const NOTATIONS = [
+  'iec bytes',
+  'iec elements',
+  'reference 5',
+  'reference 6',
+  'table and number',
+  'protocol address',
+  'prefix and number',
+  'byte offset',
+  'name and element',
+] as const;
+export const RADIXES = ['decimal', 'hexadecimal'] as const;
+export type Radix = (typeof RADIXES)[number];
+
+export const AREA_KINDS = [
+  'memory',
+  'input image',
+  'output image',
+  'coils',
+  'discrete inputs',
+  'input registers',
+  'holding registers',
+  'gateway memory',
+] as const;
+export const TABLES = ['coils', 'discrete inputs', 'input registers', 'holding registers'] as const;
+export const ACCESSES = ['read', 'read and set'] as const;
+export type Unit = (typeof UNITS)[number];
+
+export type NotationId = (typeof NOTATIONS)[number];
+
+export type AreaKind = (typeof AREA_KINDS)[number];
+
+export type ReferenceTable = (typeof TABLES)[number];
+
+export type Access = (typeof ACCESSES)[number];
+
+export const NETWORK_KINDS = ['ethernet', 'serial line', 'token bus', 'radio', 'direct cable'] as const;
+export type NetworkKind = (typeof NETWORK_KINDS)[number];
+
+export const PURPOSES = ['general', 'programming', 'I/O', 'panel'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+export const WORD_BITS = [8, 16, 32] as const;
+/** Who puts data into an area besides the exchanges. */
+export const OWN_WRITERS = ['program', 'keys', 'device page', 'start values', 'firmware'] as const;
+export type WordBits = (typeof WORD_BITS)[number];
+
+export type OwnWriter = (typeof OWN_WRITERS)[number];
+
+export const EXCHANGE_KINDS = ['peer connection'] as const;
+export const TRANSFERS = ['requests', 'cyclic blocks'] as const;
+export const CARRIED = ['words', 'bytes', 'bits', 'values'] as const;
+/** free: each end's place is its own affair; named: the calling end names the other's; same: equal on both ends */
+export const PLACES = ['free', 'named', 'same'] as const;
+export type ExchangeKind = (typeof EXCHANGE_KINDS)[number];
+
+export type Transfer = (typeof TRANSFERS)[number];
+
+export type Carried = (typeof CARRIED)[number];
+
+export type Places = (typeof PLACES)[number];
+
+export const NAME_FORMS = ['any', 'identifier'] as const;
+export type NameForm = (typeof NAME_FORMS)[number];
+
+export const CALLING = ['calls', 'listens'] as const;
+export const SWAPS = ['none', 'bytes', 'words', 'bytes and words', 'fours', 'bytes and fours'] as const;
+export type Calling = (typeof CALLING)[number];
+
+/** bytes in a word, words in a pair, words in a four, and their combinations */
+export type Swap = (typeof SWAPS)[number];
+
+export const DIRECTIONS = ['writes', 'reads', 'both'] as const;
+/** writes: takes data out of its own area and sends it. reads: puts what arrives into its own area. */
+export type Direction = (typeof DIRECTIONS)[number];
+
+export const BYTE_ORDERS = ['high first', 'low first'] as const;
+export const REGISTER_ORDERS = [
+  'high first',
+  'low first',
+  'high first, pairs swapped',
+  'low first, pairs swapped',
+] as const;
+export const BOOL_PACKINGS = ['bit', 'byte', 'word'] as const;
+export const NUMBERINGS = ['from the bottom', 'from the top'] as const;
+export const STRING_HEADERS = ['none', 'length', 'capacity and length'] as const;
+/** How many bits a character of a text takes: a byte, or a word of 16 bits of its own. */
+export const CHARACTER_SIZES = ['byte', 'word'] as const;
+export const ALIGNMENTS = ['1', '2', '4', '8', 'natural'] as const;
+export type ByteOrder = (typeof BYTE_ORDERS)[number];
+
+export type RegisterOrder = (typeof REGISTER_ORDERS)[number];
+
+export type BoolPacking = (typeof BOOL_PACKINGS)[number];
+
+export type Numbering = (typeof NUMBERINGS)[number];
+
+export type StringHeader = (typeof STRING_HEADERS)[number];
+
+export type CharacterSize = (typeof CHARACTER_SIZES)[number];
+
+export type Alignment = (typeof ALIGNMENTS)[number];

@@ -1,0 +1,79 @@
+import { formatMask, parseIpv4, parseMask } from '../address/ipv4.js';
+import { put, set } from '../change/make.js';
+import { newNetwork } from '../model/create.js';
+import { inOrder, orderAfter } from '../model/order.js';
+import type { Port } from '../model/port.js';
+import type { Project } from '../model/project.js';
+import { PURPOSES } from '../model/words.js';
+import { modbusTcp } from '../protocol/modbus-tcp.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
+
+export type PortColumn =
+  'name' | 'network' | 'address' | 'mask' | 'gateway' | 'purpose' | 'tcpPort' | 'unit' | 'former';
+
+/**
+ * Typed text into one field of a port. `10.48.10.11/24` sets address and mask; an address that changes leaves the old
+ * one among the former; a network that is not there yet is made.
+ */
+export function editPort(
+  project: Project,
+  port: Port,
+  column: PortColumn,
+  text: string,
+  newId: () => string,
+): FieldEdit {
+  const clean = text.trim();
+  switch (column) {
+    case 'network': {
+      if (clean === '') return changed(set('port', port, ['network'], null));
+      const networks = inOrder(project, 'network');
+      const found = networks.find((n) => n.name.toLowerCase() === clean.toLowerCase());
+      if (found) return changed(set('port', port, ['network'], found.id));
+      const network = newNetwork(newId(), orderAfter(networks), clean);
+      return changed(put('network', network), set('port', port, ['network'], network.id));
+    }
+    case 'address':
+      return editAddress(port, clean);
+    case 'mask': {
+      const mask = parseMask(clean);
+      return changed(set('port', port, ['mask'], mask.ok ? formatMask(mask.value) : clean));
+    }
+    case 'purpose': {
+      const purpose = parseWord(clean, PURPOSES, 'purpose');
+      return purpose.ok ? changed(set('port', port, ['purpose'], purpose.value)) : refused(purpose);
+    }
+    case 'tcpPort': {
+      const listens = { ...port.listens };
+      delete listens[modbusTcp.id];
+      if (clean === '') return changed(set('port', port, ['listens'], listens));
+      const tcpPort = parseWhole(clean, 1, 65535, 'a TCP port');
+      if (!tcpPort.ok) return refused(tcpPort);
+      return changed(set('port', port, ['listens'], { ...listens, [modbusTcp.id]: { tcpPort: tcpPort.value } }));
+    }
+    case 'unit': {
+      if (clean === '') return changed(set('port', port, ['unit'], null));
+      const unit = parseWhole(clean, 0, 255, 'a unit address');
+      return unit.ok ? changed(set('port', port, ['unit'], unit.value)) : refused(unit);
+    }
+    case 'former': {
+      const addresses = clean.split(/[\s,;]+/).filter((a) => a !== '');
+      return changed(set('port', port, ['former'], addresses));
+    }
+    default:
+      return changed(set('port', port, [column], clean));
+  }
+}
+
+function editAddress(port: Port, text: string): FieldEdit {
+  const [address = '', prefix] = text.split('/');
+  const changes = [set('port', port, ['address'], address.trim())];
+  if (prefix !== undefined) {
+    const mask = parseMask(`/${prefix}`);
+    if (!mask.ok) return refused(mask);
+    changes.push(set('port', port, ['mask'], formatMask(mask.value)));
+  }
+  const old = port.address.trim();
+  const wasOne = parseIpv4(old).ok && old !== address.trim() && !port.former.includes(old);
+  if (wasOne) changes.push(set('port', port, ['former'], [...port.former, old]));
+  return { changes, problem: null };
+}

@@ -1,0 +1,252 @@
+import type { Change, Json } from '../change/change.js';
+import { dropWithDependents, put, set } from '../change/make.js';
+import { emptyClaim } from '../lane/edit-cell.js';
+import { newAcceptance, newArea, newEnd, newExchange, newPort, newStation } from '../model/create.js';
+import type { Kind } from '../model/kinds.js';
+import { inOrder } from '../model/order.js';
+import type { Project } from '../model/project.js';
+import { added, twoStations } from './two-stations.testing.js';
+
+/** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
+export function smallPlant(): Project {
+  const base = twoStations();
+  const ca = base.get('claim', 'ca')!;
+  const cb = base.get('claim', 'cb')!;
+  const third = added(base, 'station', { ...newStation('sc', 30, 'C'), profile: 'pb' });
+  const port = added(third, 'port', { ...newPort('portc', 10, 'sc', 'net'), address: '10.0.0.3' });
+  const area = added(port, 'area', { ...newArea('areac', 10, 'sc', 'Memory'), words: 400 });
+  const exchange = added(area, 'exchange', { ...newExchange('y', 20, 'Second', 'other'), cadence: 100 });
+  const ends = added(
+    exchange,
+    'end',
+    { ...newEnd('ya', 10, 'y', 'sa', 'porta', 'calls'), told: { yc: { address: '10.0.0.3', tcpPort: '', unit: '' } } },
+    newEnd('yc', 20, 'y', 'sc', 'portc', 'listens'),
+  );
+  const lanes = added(
+    ends,
+    'lane',
+    {
+      id: 'lane2',
+      order: 20,
+      exchange: 'x',
+      items: { k1: { order: 10 }, k2: { order: 20 }, k3: { order: 30 }, k4: { order: 40 } },
+    },
+    { id: 'lane3', order: 10, exchange: 'y', items: {} },
+  );
+  const items = (prefix: string) => ({
+    k1: { name: `${prefix}1`, type: { base: 'INT', count: 1 }, offset: { bits: 0 } },
+    k2: { name: `${prefix}2`, type: { base: 'DINT', count: 1 }, offset: { bits: 16 } },
+    k3: { name: `${prefix}3`, type: { base: 'BOOL', count: 1 }, offset: { bits: 48, bit: 9 } },
+    k4: { name: `${prefix}4`, type: { base: 'STRING', count: 1, capacity: 8 }, offset: { bits: 64 } },
+  });
+  const at = (areaId: string, view: string, number: number) => ({ area: areaId, view, number });
+  return added(
+    added(lanes, 'acceptance', ACCEPTANCE),
+    'claim',
+    {
+      ...ca,
+      id: 'ca2',
+      lane: 'lane2',
+      direction: 'reads',
+      place: at('areaa', 'va', 300),
+      toldPlace: 'b300',
+      length: { count: 8, unit: 16 },
+      items: items('L'),
+      type: null,
+    },
+    {
+      ...cb,
+      id: 'cb2',
+      lane: 'lane2',
+      direction: 'writes',
+      place: at('areab', 'vb', 300),
+      length: { count: 8, unit: 16 },
+      items: items('R'),
+      type: null,
+    },
+    { ...ca, id: 'ca3', lane: 'lane3', end: 'ya', direction: 'reads', place: at('areaa', 'va', 320), toldPlace: 'b20' },
+    { ...cb, id: 'cb3', lane: 'lane3', end: 'yc', direction: 'writes', place: at('areac', 'vb', 20) },
+  );
+}
+
+type Values = readonly unknown[];
+
+const ACCEPTANCE = newAcceptance('acc', 10, 'TYP 2 · x', '0', { reason: 'fits', name: 'R. Vale', at: '' });
+
+/** Fields that random edits set, each with values of which some fire a rule and some clear it. */
+const FIELDS: readonly (readonly [Kind, string, Values])[] = [
+  ['acceptance', 'reason', ['fits', '', 'fits']],
+  ['station', 'name', ['A', 'B', 'a', '', 'Z']],
+  ['station', 'party', ['own', 'outside']],
+  [
+    'station',
+    'layout',
+    [null, null, { registerOrder: 'low first' }, { byteOrder: 'low first' }, { boolPacking: 'word' }],
+  ],
+  ['station', 'layout', [null, { byteOrder: 'low first' }]],
+  ['station', 'profile', ['pa', 'pb', null]],
+  [
+    'profile',
+    'nameRule',
+    [
+      { caseMatters: true, source: 's', longest: 1 },
+      { caseMatters: false, source: 's' },
+    ],
+  ],
+  ['profile', 'layout', [{}, {}, { registerOrder: 'low first' }]],
+  ['network', 'name', ['Net', 'Net', '']],
+  ['network', 'kind', ['ethernet', 'ethernet', 'serial line']],
+  [
+    'profile',
+    'speaks',
+    [
+      {},
+      { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: 's' } },
+      { 'modbus-tcp': { roles: ['listens'], media: ['ethernet'], source: 's' } },
+    ],
+  ],
+  ['profile', 'views.vb.access', ['read and set', 'read']],
+  ['port', 'listens', [{}, {}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }]],
+  ['port', 'address', ['10.0.0.1', '10.0.0.2', '10.0.0.3', '10.0.0.300', '10.0.1.2', '10.0.0.255', '8.8.4.4', '']],
+  ['port', 'mask', ['255.255.255.0', '255.0.255.0', '/24', '/16']],
+  ['port', 'gateway', ['', '10.0.0.9', 'x', '10.0.9.9', '10.0.0.1']],
+  ['port', 'unit', [null, 7]],
+  ['port', 'former', [[], ['10.0.0.9']]],
+  ['port', 'network', ['net', 'net', null]],
+  ['area', 'name', ['Memory', 'Memory', '', 'Other']],
+  ['area', 'writers', [['program'], ['program'], []]],
+  ['area', 'words', [1000, 1000, 301]],
+  ['area', 'reservations', [{}, {}, { r: { order: 1, start: 4800, length: 64, owner: 'module' } }]],
+  ['exchange', 'name', ['Exchange', 'Second', '']],
+  ['exchange', 'cadence', [null, 100]],
+  ['exchange', 'protocol', ['modbus-tcp', 'other']],
+  ['exchange', 'transfer', ['requests', 'cyclic blocks']],
+  ['end', 'calling', ['calls', 'listens', null]],
+  ['end', 'swap', ['none', 'none', 'words', 'bytes']],
+  ['end', 'port', ['porta', 'portb', 'portc', null]],
+  ['claim', 'name', ['', 'Block', 'Other']],
+  ['claim', 'direction', ['writes', 'reads', 'both', null, { typed: 'in' }]],
+  [
+    'claim',
+    'length',
+    [
+      { count: 4, unit: 16 },
+      { count: 4, unit: 16 },
+      { count: 8, unit: 8 },
+      { count: 5, unit: 16 },
+      { count: 9, unit: 8 },
+      { typed: '4,5' },
+      null,
+    ],
+  ],
+  [
+    'claim',
+    'type',
+    [
+      { base: 'REAL', count: 2 },
+      { base: 'DINT', count: 2 },
+      { base: 'WORD', count: 4 },
+      { base: 'BOOL', count: 8 },
+      { base: 'REAL', count: 1 },
+      { base: 'STRING', count: 1, capacity: 8 },
+      { base: 'STRING', count: 1, capacity: 6 },
+    ],
+  ],
+  ['claim', 'swap', [null, null, 'words', 'none']],
+  ['claim', 'toldPlace', ['b200', 'b20', 'b300', 'w?', null]],
+  ['claim', 'header', [undefined, undefined, 16]],
+  ['claim', 'place', [{ typed: 'b1.99' }, { area: 'areaa', view: 'va', number: 100 }]],
+  ['claim', 'place.number', [20, 100, 200, 300, 302, 320, 999]],
+  ['claim', 'items', [{}, { k1: { name: 'x', type: { base: 'INT', count: 1 }, offset: { bits: 0 } } }]],
+  [
+    'claim',
+    'items.k1.type',
+    [{ base: 'INT', count: 1 }, { base: 'INT', count: 2 }, { base: 'UINT', count: 1 }, { typed: '?' }],
+  ],
+  [
+    'claim',
+    'items.k4.type',
+    [
+      { base: 'STRING', count: 1, capacity: 8 },
+      { base: 'STRING', count: 1, capacity: 6 },
+    ],
+  ],
+  ['claim', 'items.k2.offset', [{ bits: 32 }, { bits: 112 }, { bits: 16 }]],
+  ['claim', 'items.k2.name', ['L2', 'L1', 'R1']],
+  ['lane', 'items', [{ k1: { order: 10 }, k2: { order: 20 } }, { k1: { order: 10 } }]],
+];
+
+/** A random edit by three numbers: what, whose, and to what. Null where there is nothing to edit. */
+export function randomEdit(
+  project: Project,
+  what: number,
+  whose: number,
+  value: number,
+  fresh: string,
+): Change[] | null {
+  if (what % 12 === 0) return structural(project, whose, value, fresh);
+  const [kind, path, values] = FIELDS[what % FIELDS.length]!;
+  const entities = inOrder(project, kind);
+  const entity = entities[whose % Math.max(entities.length, 1)];
+  const next = values[value % values.length];
+  if (!entity) return null;
+  const keys = path.split('.');
+  const parent = keys.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string, unknown> | null)?.[key], entity);
+  if (keys.length > 1 && (typeof parent !== 'object' || parent === null || 'typed' in parent)) return null;
+  if (next === null && path === 'profile' && kind !== 'station') return null;
+  return [set(kind, entity, keys, next)];
+}
+
+/** Entities that come and go. */
+function structural(project: Project, whose: number, value: number, fresh: string): Change[] | null {
+  const pick = (kind: Kind) => {
+    const list = inOrder(project, kind);
+    return list[whose % Math.max(list.length, 1)];
+  };
+  switch (value % 7) {
+    case 0: {
+      const kind = (['claim', 'lane', 'port', 'area', 'exchange', 'station'] as const)[whose % 6]!;
+      const entity = pick(kind);
+      return entity ? dropWithDependents(project, kind, entity.id) : null;
+    }
+    case 1: {
+      const lane = pick('lane');
+      const end = lane && inOrder(project, 'end').find((e) => e.exchange === (lane as { exchange: string }).exchange);
+      const taken =
+        end && lane && project.referrers('claim', lane.id).some((c) => project.get('claim', c)?.end === end.id);
+      return lane && end && !taken ? [put('claim', emptyClaim(fresh, lane.id, end.id))] : null;
+    }
+    case 2: {
+      const exchange = pick('exchange');
+      return exchange ? [put('lane', { id: fresh, order: whose, exchange: exchange.id, items: {} })] : null;
+    }
+    case 5: {
+      const length = { count: 9, unit: 8 } as const;
+      const lane = pick('lane');
+      const claims = inOrder(project, 'claim').filter((c) => c.lane === lane?.id);
+      if (whose % 2 === 0) return claims.map((c) => set('claim', c, ['length'], length));
+      const bools = { base: 'BOOL', count: 8 };
+      return claims.flatMap((c, i) => [
+        set('claim', c, ['type'], bools),
+        ...(i === 0 ? [set('claim', c, ['layout'], { boolPacking: 'byte' })] : []),
+      ]);
+    }
+    case 4: {
+      const told = inOrder(project, 'claim').filter((c) => /^b\d+$/.test(c.toldPlace ?? ''));
+      return told.map((c) => set('claim', c, ['toldPlace'], `b${Number(c.toldPlace!.slice(1)) + (whose % 3) - 1}`));
+    }
+    case 3:
+      return [put('station', newStation(fresh, whose, 'Fresh'))];
+    default: {
+      const claim = pick('claim') as unknown as { end: string; lane: string } | undefined;
+      const copy = claim && project.get('claim', (claim as unknown as { id: string }).id);
+      const lane = copy && project.get('lane', copy.lane);
+      if (!copy || !lane) return null;
+      const twin = { ...lane, id: fresh } as unknown as Json;
+      return [
+        { kind: 'lane', id: fresh, path: [], after: twin },
+        put('claim', { ...copy, id: `${fresh}c`, lane: fresh }),
+      ];
+    }
+  }
+}
