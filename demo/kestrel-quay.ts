@@ -1,0 +1,521 @@
+import {
+  Project,
+  PROJECT_ID,
+  type Area,
+  type Claim,
+  type End,
+  type Exchange,
+  type Lane,
+  type Network,
+  type Port,
+  type Profile,
+  type Station,
+} from '@dialoga/core';
+
+/**
+ * Kestrel Quay cold store: a refrigerated warehouse on a harbour quay, where several suppliers' controls must talk.
+ * Invented. `agreed` false holds the seeded faults; true is the same project with the faults mended.
+ */
+export function kestrelQuay(agreed: boolean): Project {
+  return Project.of({
+    project: [{ id: PROJECT_ID, name: agreed ? 'Kestrel Quay, as agreed' : 'Kestrel Quay cold store' }],
+    profile: PROFILES,
+    station: STATIONS,
+    network: NETWORKS,
+    port: PORTS,
+    area: AREAS,
+    exchange: EXCHANGES,
+    end: ends(agreed),
+    lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane)],
+    claim: [...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
+  });
+}
+
+const ASSUMED = 'assumed for the example';
+
+const PROFILES: Profile[] = [
+  {
+    id: 'profile-plant',
+    order: 10,
+    name: 'Controller with byte images and word memory',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'high first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+      stringHeader: 'capacity and length',
+      alignment: '2',
+    },
+    views: {
+      mw: { order: 10, name: 'words', areaKind: 'memory', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 },
+      ib: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
+      qb: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
+    },
+    limits: { connections: { value: 16, source: ASSUMED } },
+    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
+    words: {
+      writes: { word: 'send' },
+      reads: { word: 'receive' },
+      calls: { word: 'active' },
+      listens: { word: 'passive' },
+    },
+  },
+  {
+    id: 'profile-skid',
+    order: 20,
+    name: 'Controller with registers, low register first',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'low first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+      stringHeader: 'capacity and length',
+      alignment: '2',
+    },
+    views: {
+      w: {
+        order: 10,
+        name: 'registers',
+        areaKind: 'memory',
+        notation: 'prefix and number',
+        prefix: 'w',
+        unit: 16,
+        first: 0,
+      },
+      ref: {
+        order: 20,
+        name: 'references',
+        areaKind: 'memory',
+        notation: 'reference 6',
+        table: 'holding registers',
+        unit: 16,
+        first: 1,
+      },
+    },
+    limits: { connections: { value: 8, source: ASSUMED } },
+    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    nameRule: { longest: 24, caseMatters: false, source: ASSUMED },
+    words: {
+      writes: { word: 'provides' },
+      reads: { word: 'takes' },
+      calls: { word: 'client' },
+      listens: { word: 'server' },
+    },
+  },
+  {
+    id: 'profile-panel',
+    order: 30,
+    name: 'Operator panel',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'high first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+    },
+    views: {},
+    limits: { tags: { value: 500, source: ASSUMED } },
+    nameRule: { longest: 40, caseMatters: false, source: ASSUMED },
+    words: {},
+  },
+  {
+    id: 'profile-scada',
+    order: 40,
+    name: 'SCADA station with a tag server',
+    layout: {
+      byteOrder: 'low first',
+      registerOrder: 'low first',
+      boolPacking: 'byte',
+      boolNumbering: 'from the bottom',
+    },
+    views: {},
+    limits: { tags: { value: 5000, source: ASSUMED } },
+    nameRule: { longest: 64, caseMatters: true, source: ASSUMED },
+    words: {},
+  },
+];
+
+const STATIONS: Station[] = [
+  {
+    id: 'plantctl',
+    order: 10,
+    name: 'PlantCtl',
+    roles: ['controller'],
+    profile: 'profile-plant',
+    party: 'own',
+    supplier: 'Plant controls',
+    typeText: 'rack controller, 8 slots',
+  },
+  {
+    id: 'skidctl',
+    order: 20,
+    name: 'SkidCtl',
+    roles: ['controller'],
+    profile: 'profile-skid',
+    party: 'own',
+    supplier: 'Compressor skid',
+    typeText: 'compact controller',
+  },
+  {
+    id: 'dockpanel',
+    order: 30,
+    name: 'DockPanel',
+    roles: ['operator panel'],
+    profile: 'profile-panel',
+    party: 'own',
+    supplier: 'Docks',
+    typeText: 'panel, 10 inch',
+  },
+  {
+    id: 'controlroom',
+    order: 40,
+    name: 'ControlRoom',
+    roles: ['SCADA station', 'tag server'],
+    profile: 'profile-scada',
+    party: 'own',
+    supplier: 'Plant controls',
+    typeText: 'workstation',
+  },
+];
+
+const NETWORKS: Network[] = [
+  { id: 'plant-lan', order: 10, name: 'Plant LAN', kind: 'ethernet', subnet: '10.48.10.0/24' },
+];
+
+const port = (station: string, order: number, last: number, extra: Partial<Port> = {}): Port => ({
+  id: `port-${station}`,
+  order,
+  name: 'Ethernet',
+  station,
+  network: 'plant-lan',
+  enabled: true,
+  purpose: 'general',
+  address: `10.48.10.${last}`,
+  mask: '255.255.255.0',
+  gateway: '',
+  former: [],
+  listens: {},
+  unit: null,
+  ...extra,
+});
+
+const PORTS: Port[] = [
+  port('plantctl', 10, 11, { name: 'Ethernet module, slot 1' }),
+  port('skidctl', 10, 12, { former: ['10.48.10.14'] }),
+  port('dockpanel', 10, 46, { purpose: 'panel' }),
+  port('controlroom', 10, 5),
+];
+
+const AREAS: Area[] = [
+  {
+    id: 'plantctl-input',
+    order: 10,
+    name: 'Input image',
+    station: 'plantctl',
+    kind: 'input image',
+    wordBits: 16,
+    words: 32,
+    writers: ['firmware'],
+    views: {},
+    reservations: {},
+  },
+  {
+    id: 'plantctl-output',
+    order: 20,
+    name: 'Output image',
+    station: 'plantctl',
+    kind: 'output image',
+    wordBits: 16,
+    words: 32,
+    writers: ['program'],
+    views: {},
+    reservations: {},
+  },
+  {
+    id: 'plantctl-memory',
+    order: 30,
+    name: 'Memory',
+    station: 'plantctl',
+    kind: 'memory',
+    wordBits: 16,
+    words: 4096,
+    writers: ['program'],
+    views: {},
+    reservations: {},
+  },
+  {
+    id: 'skidctl-registers',
+    order: 10,
+    name: 'Registers',
+    station: 'skidctl',
+    kind: 'memory',
+    wordBits: 16,
+    words: 6144,
+    writers: ['program'],
+    views: {},
+    reservations: {
+      ethernet: {
+        order: 10,
+        start: 1210 * 16,
+        length: 28 * 16,
+        owner: 'its Ethernet module',
+        reason: 'parameters of the module, w1210–w1237',
+      },
+    },
+  },
+];
+
+const EXCHANGES: Exchange[] = [
+  {
+    id: 'duty',
+    order: 10,
+    name: 'Compressor duty',
+    kind: 'peer connection',
+    protocol: 'modbus-tcp',
+    transfer: 'requests',
+    cadence: 100,
+    timeout: 500,
+  },
+  {
+    id: 'startup',
+    order: 20,
+    name: 'Skid start-up',
+    kind: 'peer connection',
+    protocol: 'modbus-tcp',
+    transfer: 'requests',
+    cadence: null,
+    timeout: 1000,
+  },
+];
+
+const ends = (agreed: boolean): End[] =>
+  EXCHANGES.flatMap((exchange): End[] => {
+    const told = exchange.id === 'duty' && !agreed ? '10.48.10.14' : '10.48.10.12';
+    return [
+      {
+        id: `${exchange.id}-plant`,
+        order: 10,
+        exchange: exchange.id,
+        station: 'plantctl',
+        port: 'port-plantctl',
+        calling: 'calls',
+        swap: 'none',
+        told: { [`${exchange.id}-skid`]: { address: told, tcpPort: '502', unit: '' } },
+      },
+      {
+        id: `${exchange.id}-skid`,
+        order: 20,
+        exchange: exchange.id,
+        station: 'skidctl',
+        port: 'port-skidctl',
+        calling: 'listens',
+        swap: 'none',
+        told: {},
+      },
+    ];
+  });
+
+interface LaneSketch {
+  lane: Lane;
+  left: (agreed: boolean) => Claim;
+  right: (agreed: boolean) => Claim;
+}
+
+interface BlockSketch {
+  id: string;
+  exchange: string;
+  order: number;
+  /** who takes data out of its memory */
+  writes: 'plant' | 'skid';
+  type: string;
+  count: number;
+  /** characters of a text */
+  capacity?: number;
+  plant: {
+    name: string;
+    word: number;
+    items?: string[];
+    words?: (agreed: boolean) => number;
+    swapped?: (agreed: boolean) => boolean;
+  };
+  skid: { name: string; word: number; items?: string[]; words?: (agreed: boolean) => number };
+}
+
+const WORDS_OF: Record<string, number> = { WORD: 1, INT: 1, UINT: 1, REAL: 2, DINT: 2 };
+
+/** A text with its capacity and its length before it, a byte each. */
+const wordsOfText = (capacity: number) => (capacity + 2) / 2;
+
+function block(sketch: BlockSketch): LaneSketch {
+  const step = sketch.capacity === undefined ? WORDS_OF[sketch.type]! : wordsOfText(sketch.capacity);
+  const keys = sketch.plant.items?.map((_, i) => `${sketch.id}-${'abcdefghijklmnop'[i]}`) ?? [];
+  const items = (names: string[] | undefined): Claim['items'] =>
+    Object.fromEntries(
+      (names ?? []).map((name, i) => [
+        keys[i]!,
+        { name, type: { base: sketch.type, count: 1 }, offset: { bits: i * step * 16 } },
+      ]),
+    );
+  const whole = step * sketch.count;
+  const claim = (side: 'plant' | 'skid', agreed: boolean): Claim => {
+    const own = sketch[side];
+    return {
+      id: `${sketch.id}-${side}`,
+      lane: sketch.id,
+      end: `${sketch.exchange}-${side}`,
+      name: own.name,
+      direction: sketch.writes === side ? 'writes' : 'reads',
+      place:
+        side === 'plant'
+          ? { area: 'plantctl-memory', view: 'mw', number: own.word, width: 16 }
+          : { area: 'skidctl-registers', view: 'w', number: own.word },
+      length: { count: own.words?.(agreed) ?? whole, unit: 16 },
+      type: own.items
+        ? null
+        : {
+            base: sketch.type,
+            count: sketch.count,
+            ...(sketch.capacity === undefined ? {} : { capacity: sketch.capacity }),
+          },
+      swap: side === 'plant' && sketch.plant.swapped?.(agreed) ? 'words' : null,
+      items: items(own.items),
+      toldPlace: side === 'plant' ? `w${sketch.skid.word}` : null,
+    };
+  };
+  return {
+    lane: {
+      id: sketch.id,
+      order: sketch.order,
+      exchange: sketch.exchange,
+      items: Object.fromEntries(keys.map((key, i) => [key, { order: (i + 1) * 10 }])),
+    },
+    left: (agreed) => claim('plant', agreed),
+    right: (agreed) => claim('skid', agreed),
+  };
+}
+
+const DUTY: LaneSketch[] = [
+  block({
+    id: 'permissives',
+    exchange: 'duty',
+    order: 10,
+    writes: 'plant',
+    type: 'WORD',
+    count: 2,
+    plant: { name: 'Permissives', word: 300 },
+    skid: { name: 'Permit', word: 1240 },
+  }),
+  block({
+    id: 'setpoints',
+    exchange: 'duty',
+    order: 20,
+    writes: 'plant',
+    type: 'REAL',
+    count: 4,
+    plant: {
+      name: 'Set-points',
+      word: 302,
+      items: ['SuctionSetpoint', 'DischargeLimit', 'OilTempLow', 'CapacityLimit'],
+      swapped: (agreed) => agreed,
+    },
+    skid: { name: 'Setp', word: 1242, items: ['SuctSP', 'DiscMax', 'OilTLo', 'CapMax'] },
+  }),
+  block({
+    id: 'status',
+    exchange: 'duty',
+    order: 30,
+    writes: 'skid',
+    type: 'WORD',
+    count: 4,
+    plant: { name: 'Skid status', word: 320 },
+    skid: { name: 'Stat', word: 1260 },
+  }),
+  block({
+    id: 'pressures',
+    exchange: 'duty',
+    order: 40,
+    writes: 'skid',
+    type: 'REAL',
+    count: 3,
+    plant: {
+      name: 'Pressures',
+      word: 324,
+      items: ['SuctionPressure', 'DischargePressure', 'OilPressureDifference'],
+      swapped: () => true,
+    },
+    skid: {
+      name: 'Press',
+      word: 1264,
+      items: ['SuctP', 'DiscP', 'OilP'],
+      words: (agreed) => (agreed ? 6 : 5),
+    },
+  }),
+  block({
+    id: 'alarm-text',
+    exchange: 'duty',
+    order: 50,
+    writes: 'skid',
+    type: 'STRING',
+    count: 1,
+    capacity: 30,
+    plant: { name: 'Alarm text', word: 340 },
+    skid: { name: 'AlmTxt', word: 1270 },
+  }),
+];
+
+const STARTUP: LaneSketch[] = [
+  block({
+    id: 'start-values',
+    exchange: 'startup',
+    order: 10,
+    writes: 'plant',
+    type: 'INT',
+    count: 12,
+    plant: {
+      name: 'Start values',
+      word: 368,
+      items: [
+        'StartDelay',
+        'StopDelay',
+        'MinRunTime',
+        'MinStandTime',
+        'StartsPerHour',
+        'LoadStep',
+        'UnloadStep',
+        'LoadRamp',
+        'UnloadRamp',
+        'OilHeaterOn',
+        'OilHeaterOff',
+        'FanOverrun',
+      ],
+    },
+    skid: {
+      name: 'StartVals',
+      word: 1300,
+      items: [
+        'TStart',
+        'TStop',
+        'TMinOn',
+        'TMinOff',
+        'NStart',
+        'LdStep',
+        'UnStep',
+        'LdRamp',
+        'UnRamp',
+        'OHOn',
+        'OHOff',
+        'FanOvr',
+      ],
+    },
+  }),
+  block({
+    id: 'read-back',
+    exchange: 'startup',
+    order: 20,
+    writes: 'skid',
+    type: 'INT',
+    count: 12,
+    plant: { name: 'Read-back', word: 384 },
+    skid: { name: 'StartEcho', word: 1320 },
+  }),
+];
