@@ -1,0 +1,23 @@
+import { DataSource, type DataSourceOptions } from 'typeorm';
+import { FirstTables1700000000001 } from './migrations/1-first-tables.js';
+import { Acceptances1700000000002 } from './migrations/2-acceptances.js';
+import { Jobs1700000000003 } from './migrations/3-jobs.js';
+import { ALL_TABLES } from './tables.js';
+
+export function dataSourceOptions(url: string): DataSourceOptions {
+  return {
+    type: 'mariadb',
+    url,
+    charset: 'utf8mb4_bin',
+    timezone: 'Z',
+    entities: ALL_TABLES,
+    migrations: [FirstTables1700000000001, Acceptances1700000000002, Jobs1700000000003],
+    migrationsRun: true,
+    synchronize: false,
+    extra: { connectionLimit: 10 },
+  };
+}
+
+export async function openDatabase(url: string): Promise<DataSource> {
+  return new DataSource(dataSourceOptions(url)).initialize();
+}

@@ -1,0 +1,61 @@
+import { KINDS, type Entity, type EntityOf, type Kind, type Reader } from '@dialoga/core';
+import type { EntityManager } from 'typeorm';
+import { chunks } from './parts.js';
+import { tableOf } from './tables.js';
+
+/**
+ * A reader over the few rows that a change set touches. What was asked for and is not here yet is fetched by `fetch`,
+ * and the work done again, until nothing new was asked for.
+ */
+export class RowReader implements Reader {
+  private readonly entities = new Map<string, Entity | undefined>();
+  private readonly lists = new Map<string, string[]>();
+  private wanted = new Map<Kind, Set<string>>();
+  private wantedLists = new Set<string>();
+
+  constructor(
+    private readonly manager: EntityManager,
+    private readonly project: string,
+  ) {}
+
+  get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined {
+    const key = `${kind} ${id}`;
+    if (!this.entities.has(key)) {
+      const ids = this.wanted.get(kind) ?? new Set();
+      this.wanted.set(kind, ids.add(id));
+    }
+    return this.entities.get(key) as EntityOf[K] | undefined;
+  }
+
+  referrers(kind: Kind, id: string): readonly string[] {
+    const known = this.lists.get(`${kind}>${id}`);
+    if (!known) this.wantedLists.add(id);
+    return known ?? [];
+  }
+
+  /** Fetches what was asked for since the last call; false where nothing was. */
+  async fetch(): Promise<boolean> {
+    if (this.wanted.size === 0 && this.wantedLists.size === 0) return false;
+    for (const [kind, ids] of this.wanted) {
+      for (const id of ids) this.entities.set(`${kind} ${id}`, undefined);
+      for (const chunk of chunks([...ids], 500)) {
+        const rows: { id: string; body: string }[] = await this.manager.query(
+          `SELECT id, body FROM ${tableOf(kind)} WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
+          [this.project, ...chunk],
+        );
+        for (const row of rows) this.entities.set(`${kind} ${row.id}`, JSON.parse(row.body) as Entity);
+      }
+    }
+    for (const id of this.wantedLists) for (const kind of KINDS) this.lists.set(`${kind}>${id}`, []);
+    for (const chunk of chunks([...this.wantedLists], 500)) {
+      const rows: { target: string; kind: Kind; source: string }[] = await this.manager.query(
+        `SELECT target, kind, source FROM reference WHERE project = ? AND target IN (${chunk.map(() => '?').join()})`,
+        [this.project, ...chunk],
+      );
+      for (const row of rows) this.lists.get(`${row.kind}>${row.target}`)?.push(row.source);
+    }
+    this.wanted = new Map();
+    this.wantedLists = new Set();
+    return true;
+  }
+}

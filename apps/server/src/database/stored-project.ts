@@ -1,0 +1,136 @@
+import {
+  FILE_FORMAT,
+  FILE_VERSION,
+  KINDS,
+  OWNER_FIELD,
+  Project,
+  referencesOf,
+  SECTION_OF,
+  type Entity,
+  type EntityChange,
+  type Kind,
+} from '@dialoga/core';
+import type { EntityManager } from 'typeorm';
+import { deleteRows, insertRows } from './bulk.js';
+import { chunks, inParts } from './parts.js';
+import { tableOf } from './tables.js';
+
+const ROWS_A_PAGE = 2000;
+const ENTITY_COLUMNS = ['project', 'id', 'owner', 'name', 'body'] as const;
+const REFERENCE_COLUMNS = ['project', 'target', 'kind', 'source'] as const;
+
+function entityRow(project: string, kind: Kind, entity: Entity): (string | null)[] {
+  const fields = entity as unknown as Record<string, unknown>;
+  const owner = OWNER_FIELD[kind];
+  const name = typeof fields.name === 'string' ? fields.name : '';
+  return [project, entity.id, owner ? String(fields[owner]) : null, name, JSON.stringify(entity)];
+}
+
+/** One row per target, however many fields name it. */
+function referenceRows(project: string, kind: Kind, entity: Entity): string[][] {
+  const targets = new Set(referencesOf(kind, entity).map((r) => r.id));
+  return [...targets].map((target) => [project, target, kind, entity.id]);
+}
+
+/** Told how many of how many entities are written; throws where the work is to stop. */
+export type Progress = (done: number, total: number) => Promise<void>;
+
+/** Writes a whole project that is not stored yet, with the baseline that its journal starts from. */
+export async function insertProject(
+  manager: EntityManager,
+  id: string,
+  project: Project,
+  file: string,
+  progress?: Progress,
+): Promise<void> {
+  const total = KINDS.reduce((sum, kind) => sum + project.count(kind), 0);
+  let done = 0;
+  for (const kind of KINDS) {
+    for (const entities of chunks([...project.all(kind)], ROWS_A_PAGE)) {
+      await progress?.(done, total);
+      const rows = entities.map((e) => entityRow(id, kind, e));
+      await insertRows(manager, tableOf(kind), ENTITY_COLUMNS, rows);
+      const references = entities.flatMap((e) => referenceRows(id, kind, e));
+      await insertRows(manager, 'reference', REFERENCE_COLUMNS, references);
+      done += entities.length;
+    }
+  }
+  await progress?.(done, total);
+  await writeBaseline(manager, id, 0, file);
+}
+
+/** What a journal is replayed from: the project as a file, at a revision. */
+export async function writeBaseline(manager: EntityManager, id: string, revision: number, file: string): Promise<void> {
+  const parts = inParts(file).map((body, part) => [id, revision, part, body]);
+  await insertRows(manager, 'baseline', ['project', 'revision', 'part', 'body'], parts);
+}
+
+/** The stored project as the text of a project file: its sections, in no particular order inside them. */
+export async function sectionsText(manager: EntityManager, id: string): Promise<string> {
+  const sections: string[] = [];
+  for (const kind of KINDS) {
+    const bodies: string[] = [];
+    for await (const page of bodiesOf(manager, id, kind)) bodies.push(...page);
+    sections.push(`"${SECTION_OF[kind]}":[${bodies.join(',')}]`);
+  }
+  return `{"format":"${FILE_FORMAT}","version":${FILE_VERSION},${sections.join(',')}}`;
+}
+
+/** Writes what a change set changed. */
+export async function writeChanges(
+  manager: EntityManager,
+  id: string,
+  changes: readonly EntityChange[],
+): Promise<void> {
+  const gone = new Map<string, string[]>();
+  const come = new Map<string, string[]>();
+  for (const kind of KINDS) {
+    const ofKind = changes.filter((c) => c.kind === kind);
+    const dropped = ofKind.filter((c) => !c.after).map((c) => c.id);
+    const put = ofKind.flatMap((c) => (c.after ? [entityRow(id, kind, c.after)] : []));
+    await deleteRows(manager, tableOf(kind), id, 'id', dropped);
+    await insertRows(manager, tableOf(kind), ENTITY_COLUMNS, put, 'replace');
+    for (const { before, after } of ofKind) {
+      const old = new Map((before ? referenceRows(id, kind, before) : []).map((r) => [r.join(' '), r]));
+      for (const row of after ? referenceRows(id, kind, after) : []) {
+        if (!old.delete(row.join(' '))) come.set(row.join(' '), row);
+      }
+      for (const [key, row] of old) gone.set(key, row);
+    }
+  }
+  for (const row of gone.values()) {
+    await manager.query('DELETE FROM reference WHERE project = ? AND target = ? AND kind = ? AND source = ?', row);
+  }
+  await insertRows(manager, 'reference', REFERENCE_COLUMNS, [...come.values()]);
+}
+
+/** The bodies of one kind, page by page in order of id, so that no more than a page is in memory. */
+export async function* bodiesOf(manager: EntityManager, id: string, kind: Kind): AsyncGenerator<string[]> {
+  for (let after = ''; ;) {
+    const rows: { id: string; body: string }[] = await manager.query(
+      `SELECT id, body FROM ${tableOf(kind)} WHERE project = ? AND id > ? ORDER BY id LIMIT ${ROWS_A_PAGE}`,
+      [id, after],
+    );
+    if (rows.length === 0) return;
+    yield rows.map((r) => r.body);
+    after = rows.at(-1)!.id;
+  }
+}
+
+export async function loadProject(manager: EntityManager, id: string): Promise<Project> {
+  const entities: Partial<Record<Kind, Entity[]>> = {};
+  for (const kind of KINDS) {
+    const list: Entity[] = [];
+    for await (const page of bodiesOf(manager, id, kind))
+      for (const body of page) list.push(JSON.parse(body) as Entity);
+    entities[kind] = list;
+  }
+  return Project.of(entities);
+}
+
+/** Takes every row of a project out. */
+export async function removeProject(manager: EntityManager, id: string): Promise<void> {
+  const tables = [...KINDS.map(tableOf), 'reference', 'journal', 'journal_part', 'baseline'];
+  for (const table of tables) await manager.query(`DELETE FROM ${table} WHERE project = ?`, [id]);
+  await manager.query('DELETE FROM project WHERE id = ?', [id]);
+}

@@ -1,0 +1,22 @@
+import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { SkipThrottle } from '@nestjs/throttler';
+import { DataSource } from 'typeorm';
+
+@ApiTags('health')
+@SkipThrottle()
+@Controller('api/health')
+export class HealthController {
+  constructor(private readonly database: DataSource) {}
+
+  /** Whether this process answers and reaches its database. */
+  @Get()
+  async health(): Promise<{ ok: true }> {
+    try {
+      await this.database.query('SELECT 1');
+    } catch {
+      throw new ServiceUnavailableException({ message: 'The database does not answer.' });
+    }
+    return { ok: true };
+  }
+}

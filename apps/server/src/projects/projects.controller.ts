@@ -1,0 +1,86 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { KINDS, SECTION_OF } from '@dialoga/core';
+import type { Response } from 'express';
+import { DataSource, type EntityManager } from 'typeorm';
+import type { JobStarted } from '../jobs/job.dto.js';
+import { bodiesOf } from '../database/stored-project.js';
+import { projectTable } from '../database/tables.js';
+import { DemoDto, NameDto, type ProjectSummary } from './project.dto.js';
+import { ProjectsService } from './projects.service.js';
+
+@ApiTags('projects')
+@Controller('api/projects')
+export class ProjectsController {
+  constructor(
+    private readonly projects: ProjectsService,
+    private readonly database: DataSource,
+  ) {}
+
+  @Get()
+  list(): Promise<ProjectSummary[]> {
+    return this.projects.list();
+  }
+
+  @Post()
+  create(@Body() { name }: NameDto): Promise<ProjectSummary> {
+    return this.projects.create(name);
+  }
+
+  @Post('demo')
+  demo(@Body() { demo }: DemoDto): Promise<ProjectSummary> {
+    return this.projects.fromDemo(demo);
+  }
+
+  /** Starts making a copy under the name given. */
+  @Post(':project/copies')
+  @HttpCode(202)
+  async copy(@Param('project') id: string, @Body() { name }: NameDto): Promise<JobStarted> {
+    return { job: await this.projects.copy(id, name) };
+  }
+
+  @Patch(':project')
+  rename(@Param('project') id: string, @Body() { name }: NameDto): Promise<ProjectSummary> {
+    return this.projects.rename(id, name);
+  }
+
+  /** Deletes a project; the body holds its name as typed. */
+  @Delete(':project')
+  @HttpCode(204)
+  remove(@Param('project') id: string, @Body() { name }: NameDto): Promise<void> {
+    return this.projects.remove(id, name);
+  }
+
+  @Get(':project/tally')
+  tally(@Param('project') id: string): Promise<ProjectSummary> {
+    return this.projects.tally(id);
+  }
+
+  /** The whole project at its newest revision: the stored texts as they are, page by page. */
+  @Get(':project')
+  async open(@Param('project') id: string, @Res() response: Response): Promise<void> {
+    await this.projects.get(id);
+    response.type('application/json');
+    await this.database.transaction('REPEATABLE READ', async (manager) => {
+      const { revision } = await manager.findOneByOrFail(projectTable, { id });
+      // Whoever closes the window in the middle is no error of ours.
+      await pipeline(Readable.from(sections(manager, id, revision)), response).catch(() => undefined);
+    });
+  }
+}
+
+async function* sections(manager: EntityManager, id: string, revision: number): AsyncGenerator<string> {
+  yield `{"revision":${revision}`;
+  for (const kind of KINDS) {
+    yield `,"${SECTION_OF[kind]}":[`;
+    let first = true;
+    for await (const page of bodiesOf(manager, id, kind)) {
+      yield `${first ? '' : ','}${page.join(',')}`;
+      first = false;
+    }
+    yield ']';
+  }
+  yield '}';
+}

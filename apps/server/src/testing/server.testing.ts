@@ -1,0 +1,92 @@
+import 'reflect-metadata';
+import { randomBytes } from 'node:crypto';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { createConnection } from 'mysql2/promise';
+import request from 'supertest';
+import { DataSource } from 'typeorm';
+import type { ChangeSet } from '@dialoga/core';
+import { createApp } from '../create-app.js';
+import type { JobStarted, JobView } from '../jobs/job.dto.js';
+import type { ProjectSummary } from '../projects/project.dto.js';
+
+export interface TestServer {
+  app: NestExpressApplication;
+  databaseUrl: string;
+  database: DataSource;
+  http: ReturnType<typeof request>;
+  close: () => Promise<void>;
+}
+
+/** The real server over a database of its own, which goes with it; or a further process over the same database. */
+export async function testServer(beside?: TestServer): Promise<TestServer> {
+  const { databaseUrl, drop } = beside
+    ? { databaseUrl: beside.databaseUrl, drop: async () => undefined }
+    : await ownDatabase();
+  const app = await createApp({
+    databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    webFolder: null,
+    demoFolder: join(__dirname, '../../../../demo'),
+    logLevel: 'silent',
+  });
+  await app.init();
+  return {
+    app,
+    databaseUrl,
+    database: app.get(DataSource),
+    http: request(app.getHttpServer()),
+    close: async () => {
+      await app.close();
+      await drop();
+    },
+  };
+}
+
+async function ownDatabase() {
+  const base = process.env.DATABASE_URL;
+  if (!base) throw new Error('DATABASE_URL is not set; run the tests with npm test');
+  const name = `dialoga_test_${randomBytes(5).toString('hex')}`;
+  const connection = await createConnection(base);
+  await connection.query(`CREATE DATABASE ${name}`);
+  const url = new URL(base);
+  url.pathname = `/${name}`;
+  const drop = async () => {
+    await connection.query(`DROP DATABASE ${name}`);
+    await connection.end();
+  };
+  return { databaseUrl: url.href, drop };
+}
+
+/** Follows a job to its end. */
+export async function jobEnd({ http }: TestServer, id: string): Promise<JobView> {
+  for (let tries = 0; tries < 3000; tries++) {
+    const job = (await http.get(`/api/jobs/${id}`).expect(200)).body as JobView;
+    if (job.state !== 'running') return job;
+  }
+  throw new Error(`job ${id} did not end`);
+}
+
+/** Starts an import and follows it to its end. */
+export async function imported(server: TestServer, file: Buffer): Promise<JobView> {
+  const { body } = await server.http
+    .post('/api/imports')
+    .set('Content-Type', 'application/octet-stream')
+    .send(file)
+    .expect(202);
+  return jobEnd(server, (body as JobStarted).job);
+}
+
+/** The demo as a new project; gives its id. */
+export async function newDemo(server: TestServer): Promise<string> {
+  const { body } = await server.http.post('/api/projects/demo').send({ demo: 'kestrel-quay' }).expect(201);
+  return (body as ProjectSummary).id;
+}
+
+export async function fileOf(server: TestServer, project: string): Promise<string> {
+  return (await server.http.get(`/api/projects/${project}/file`).expect(200)).text;
+}
+
+export const commit = (server: TestServer, project: string, set: ChangeSet) =>
+  server.http.post(`/api/projects/${project}/changes`).send(set);

@@ -1,0 +1,64 @@
+import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT } from './paths.mjs';
+import { run, say } from './run.mjs';
+
+const DEBIAN = [
+  { name: 'mariadb-server', program: '/usr/sbin/mariadbd' },
+  { name: 'chromium', program: '/usr/bin/chromium' },
+];
+
+const LOCK_AT_INSTALL = join(ROOT, 'node_modules', '.lock-at-install.json');
+const lockAtInstall = () => (existsSync(LOCK_AT_INSTALL) ? readFileSync(LOCK_AT_INSTALL, 'utf8') : null);
+
+/** npm packages and Debian's packages, where they are missing. */
+export async function installMissing({ browser = false, database = true } = {}) {
+  const lock = join(ROOT, 'package-lock.json');
+  const installed = join(ROOT, 'node_modules', '.package-lock.json');
+  if (!existsSync(installed) || readFileSync(lock, 'utf8') !== lockAtInstall()) {
+    say('Installing npm packages, about a minute …');
+    await run('npm', ['ci', '--no-audit', '--no-fund'], { quiet: true });
+    copyFileSync(lock, LOCK_AT_INSTALL);
+  }
+  const asked = { 'mariadb-server': database, chromium: browser };
+  const wanted = DEBIAN.filter(({ name, program }) => asked[name] && !existsSync(program));
+  if (wanted.length > 0) await installDebian(wanted.map((p) => p.name));
+}
+
+async function installDebian(names) {
+  const command = `apt-get install -y --no-install-recommends ${names.join(' ')}`;
+  if (process.getuid?.() !== 0) {
+    throw new Error(`Missing: ${names.join(', ')}. Run once: sudo apt-get update && sudo ${command}`);
+  }
+  say(`Installing ${names.join(' and ')} from Debian, about a minute …`);
+  // Debian would start a database service of its own; this forbids it for the install.
+  const policy = '/usr/sbin/policy-rc.d';
+  const ours = !existsSync(policy);
+  if (ours) writeFileSync(policy, '#!/bin/sh\nexit 101\n', { mode: 0o755 });
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  try {
+    await run('apt-get', ['update'], { quiet: true, env });
+    await run('apt-get', ['install', '-y', '--no-install-recommends', ...names], { quiet: true, env });
+  } finally {
+    if (ours) rmSync(policy, { force: true });
+  }
+}
+
+/** Builds what is older than its sources. */
+export async function buildStale() {
+  say('Building what changed …');
+  await run('npx', ['tsc', '-b'], { quiet: true });
+  const built = join(ROOT, 'apps/web/dist/index.html');
+  const sources = ['apps/web/src', 'apps/web/index.html', 'apps/web/vite.config.ts', 'packages/core/src'];
+  const newest = Math.max(...sources.map((s) => newestIn(join(ROOT, s))));
+  if (!existsSync(built) || statSync(built).mtimeMs < newest) {
+    say('Building the page …');
+    await run('npm', ['run', 'build', '-w', 'apps/web'], { quiet: true });
+  }
+}
+
+function newestIn(path) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  return Math.max(0, ...readdirSync(path).map((name) => newestIn(join(path, name))));
+}
