@@ -1,0 +1,114 @@
+import type { ChangeSet, Problem, Refusal } from '@dialoga/core';
+
+/** What the server says of a project in lists. */
+export interface ProjectSummary {
+  id: string;
+  name: string;
+  revision: number;
+  changed: string;
+  tally: { blocker: number; doubt: number; hint: number } | null;
+}
+
+/** A revision of the journal. */
+export interface JournalEntry {
+  revision: number;
+  set: ChangeSet;
+}
+
+/** A revision as the history lists it. */
+export interface RevisionView {
+  revision: number;
+  made: string;
+  label: string;
+}
+
+/** Long work of the server, and what became of it. */
+export interface JobView {
+  state: 'running' | 'done' | 'failed' | 'stopped';
+  step: string;
+  done: number;
+  total: number;
+  project: string | null;
+  message: string | null;
+  problems: Problem[];
+}
+
+/** An answer that is not the hoped-for one: the server's sentence, and what it names. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly problems: readonly Problem[] = [],
+    readonly refusal: Refusal | null = null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server does not answer at all. */
+export class AwayError extends Error {
+  constructor() {
+    super('The server does not answer. It may be stopped, or the network may be down.');
+  }
+}
+
+async function request(path: string, init?: RequestInit): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, init);
+  } catch {
+    throw new AwayError();
+  }
+  if (response.ok) return response;
+  if (response.status >= 502 && response.status <= 504) throw new AwayError();
+  const body = (await response.json().catch(() => ({}))) as {
+    message?: string;
+    problems?: Problem[];
+    refusal?: Refusal;
+  };
+  throw new ApiError(response.status, body.message ?? response.statusText, body.problems, body.refusal ?? null);
+}
+
+const json = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
+
+const at = (project: string) => `/projects/${encodeURIComponent(project)}`;
+const parsed = async <T>(response: Promise<Response>): Promise<T> => (await (await response).json()) as T;
+
+export const api = {
+  list: () => parsed<ProjectSummary[]>(request('/projects')),
+  tally: (id: string) => parsed<ProjectSummary>(request(`${at(id)}/tally`)),
+  create: (name: string) => parsed<ProjectSummary>(request('/projects', json('POST', { name }))),
+  demo: (demo: string) => parsed<ProjectSummary>(request('/projects/demo', json('POST', { demo }))),
+  rename: (id: string, name: string) => parsed<ProjectSummary>(request(at(id), json('PATCH', { name }))),
+  remove: async (id: string, name: string): Promise<void> => {
+    await request(at(id), json('DELETE', { name }));
+  },
+  /** starts an import; gives the job */
+  importFile: (file: Blob) =>
+    parsed<{ job: string }>(
+      request('/imports', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/octet-stream' },
+        body: file,
+      }),
+    ),
+  /** starts a copy; gives the job */
+  copy: (id: string, name: string) => parsed<{ job: string }>(request(`${at(id)}/copies`, json('POST', { name }))),
+  job: (id: string) => parsed<JobView>(request(`/jobs/${id}`)),
+  stopJob: async (id: string): Promise<void> => {
+    await request(`/jobs/${id}`, { method: 'DELETE' });
+  },
+  revisions: (id: string, before?: number) =>
+    parsed<RevisionView[]>(request(`${at(id)}/revisions${before === undefined ? '' : `?before=${before}`}`)),
+  revision: async (id: string, revision: number): Promise<ArrayBuffer> =>
+    (await request(`${at(id)}/revisions/${revision}`)).arrayBuffer(),
+  fileAddress: (id: string) => `/api${at(id)}/file`,
+  open: async (id: string): Promise<ArrayBuffer> => (await request(at(id))).arrayBuffer(),
+  since: (id: string, revision: number) => parsed<JournalEntry[]>(request(`${at(id)}/changes?since=${revision}`)),
+  eventsAddress: (id: string) => `/api${at(id)}/events`,
+  commit: (id: string, set: ChangeSet) => parsed<{ revision: number }>(request(`${at(id)}/changes`, json('POST', set))),
+};

@@ -1,0 +1,108 @@
+import {
+  addEnd,
+  CARRIED,
+  childrenOf,
+  dropWithDependents,
+  editExchange,
+  inOrder,
+  OTHER_FACTS,
+  OTHER_ID,
+  PLACES,
+  PROTOCOL_CHOICES,
+  protocolOf,
+  type Exchange,
+  type ExchangeField,
+} from '@dialoga/core';
+import styled from 'styled-components';
+import { InlineInput } from '../forms/inline-input';
+import { InlineSelect } from '../forms/inline-select';
+import { useEdits } from '../stations/use-edits';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { TextButton } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: ${space[2]}px ${space[5]}px;
+  padding: 0 ${space[4]}px ${space[2]}px;
+  border-bottom: 1px solid ${colour.hairline};
+  label span {
+    color: ${colour.ink2};
+  }
+`;
+
+const choices = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }));
+
+/** What concerns the exchange as a whole; for the protocol `other` everything that a protocol says. */
+export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
+  const commit = useEdits();
+  const project = useStateOf((s) => s.project.project)!;
+  const ends = childrenOf(project, 'end', exchange.id);
+  const name = (station: string) => project.get('station', station)?.name ?? station;
+  const others = inOrder(project, 'station').filter((station) => !ends.some((e) => e.station === station.id));
+  const facts = exchange.facts ?? OTHER_FACTS;
+  const other = exchange.protocol === OTHER_ID;
+  const put = (field: ExchangeField) => (text: string) =>
+    commit(`${exchange.name}: ${field}`, [editExchange(exchange, field, text)]);
+  const input = (label: string, field: ExchangeField, value: string, placeholder: string, mono = true) => (
+    <label>
+      <span>{label} </span>
+      <InlineInput label={label} value={value} placeholder={placeholder} mono={mono} onCommit={put(field)} />
+    </label>
+  );
+  const select = (label: string, field: ExchangeField, value: string, options: { value: string; text: string }[]) => (
+    <label>
+      <span>{label} </span>
+      <InlineSelect label={label} value={value} options={options} onChoose={put(field)} />
+    </label>
+  );
+  return (
+    <Row>
+      {input('name', 'name', exchange.name, 'no name', false)}
+      {select(
+        'protocol',
+        'protocol',
+        exchange.protocol,
+        PROTOCOL_CHOICES.map((p) => ({ value: p.id, text: p.name })),
+      )}
+      {select('transfer', 'transfer', exchange.transfer, choices(protocolOf(exchange).transfers))}
+      {input('cadence, ms', 'cadence', exchange.cadence === null ? '' : String(exchange.cadence), 'on request')}
+      {input('timeout, ms', 'timeout', exchange.timeout ? String(exchange.timeout) : '', 'not set')}
+      {others.length > 0 && (
+        <label>
+          <span>another end </span>
+          <InlineSelect
+            label="Another end"
+            value=""
+            options={[{ value: '', text: 'none' }, ...others.map((s) => ({ value: s.id, text: s.name }))]}
+            onChoose={(station) => {
+              const { changes } = addEnd(project, exchange.id, station, newId);
+              if (station) commit(`${exchange.name}: ${name(station)} as another end`, [{ changes, problem: null }]);
+            }}
+          />
+        </label>
+      )}
+      {ends.length > 2 &&
+        ends.map((end) => (
+          <TextButton
+            key={end.id}
+            onPress={() =>
+              commit(`${exchange.name} without ${name(end.station)}`, [
+                { changes: dropWithDependents(project, 'end', end.id), problem: null },
+              ])
+            }
+          >
+            without {name(end.station)}
+          </TextButton>
+        ))}
+      {other && input('called', 'factName', facts.name, 'no name', false)}
+      {other && select('carries', 'carries', facts.carries, choices(CARRIED))}
+      {other && select('places', 'places', facts.places, choices(PLACES))}
+      {other && input('default port', 'tcpPort', facts.tcpPort === null ? '' : String(facts.tcpPort), 'none')}
+      {other && select('unit told', 'unitTold', facts.unitTold ? 'yes' : 'no', choices(['yes', 'no']))}
+    </Row>
+  );
+}

@@ -1,0 +1,153 @@
+import {
+  childrenOf,
+  dropWithDependents,
+  editExchange,
+  inOrder,
+  PROTOCOL_CHOICES,
+  protocolOf,
+  tallyOf,
+  type ExchangeField,
+  type Verdict,
+} from '@dialoga/core';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { grouped } from '../findings/grouped';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { Grid } from '../grid/grid';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { Counts } from '../marks/counts';
+import { VerdictMark } from '../marks/verdict-mark';
+import { useEdits } from '../stations/use-edits';
+import { useChecked, useCounting } from '../store/checked';
+import { useStateOf } from '../store/store';
+import { BoxButton, Empty, PageTitle } from '../theme/parts';
+import { NewExchange } from './new-exchange';
+import { cadenceWords } from './words';
+
+const FIELDS: readonly (ExchangeField | null)[] = [null, 'name', 'protocol', null, 'cadence'];
+const SHOWN: Shown = { kind: 'exchange', fields: FIELDS };
+const PROTOCOL_NAMES = PROTOCOL_CHOICES.map((p) => p.name);
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'open', title: 'Open', track: '60px', quiet: true },
+  { id: 'name', title: 'Exchange', names: true, track: 'minmax(160px, 1fr)' },
+  { id: 'protocol', title: 'Protocol', track: '140px' },
+  { id: 'ends', title: 'Between', track: 'minmax(200px, 1fr)' },
+  { id: 'cadence', title: 'Cadence', track: '120px' },
+  { id: 'lanes', title: 'Its lanes', track: 'minmax(140px, 1fr)' },
+  { id: 'agreed', title: 'Agreed', track: '90px', right: true },
+  { id: 'findings', title: 'Findings', track: '110px' },
+];
+
+const LaneMarks = ({ verdicts }: { verdicts: readonly Verdict[] }) =>
+  verdicts.map((verdict, i) => <VerdictMark key={i} verdict={verdict} alone />);
+
+/** All exchanges with their verdicts. */
+export function ExchangesPage() {
+  const { project: projectId = '' } = useParams();
+  const navigate = useNavigate();
+  const project = useStateOf((s) => s.project.project)!;
+  const { lanes } = useChecked();
+  const findings = useCounting();
+  const commit = useEdits();
+  const [beginning, setBeginning] = useState(false);
+
+  // What changes with the project only: the rows below are made anew with every change of a verdict.
+  const exchanges = useMemo(
+    () =>
+      inOrder(project, 'exchange').map((exchange) => ({
+        exchange,
+        lanes: childrenOf(project, 'lane', exchange.id).map((lane) => lane.id),
+        names: childrenOf(project, 'end', exchange.id).map((e) => project.get('station', e.station)?.name ?? ''),
+      })),
+    [project],
+  );
+  const rows = useMemo((): GridRow[] => {
+    const byExchange = grouped(findings, (f) => [f.about.id]);
+    return exchanges.map(({ exchange, lanes: ids, names }) => {
+      const verdicts = ids.map((id) => lanes[id]?.verdict ?? 'unchecked');
+      const own = byExchange.get(exchange.id) ?? [];
+      const tally = tallyOf(own);
+      return {
+        id: exchange.id,
+        height: 26,
+        cells: [
+          {
+            text: 'Open',
+            action: {
+              label: `Open ${exchange.name}`,
+              run: () => void navigate(`/p/${projectId}/exchanges/${exchange.id}`),
+            },
+          },
+          { text: exchange.name, editable: true, differs: own.some((f) => f.cells.some((c) => c.kind === 'exchange')) },
+          { text: protocolOf(exchange).name, editable: true, options: PROTOCOL_NAMES },
+          { text: names.join(' and ') },
+          {
+            text: exchange.cadence === null ? '' : String(exchange.cadence),
+            show: cadenceWords(exchange.cadence),
+            editable: true,
+          },
+          {
+            text: '',
+            show: verdicts.length > 0 ? <LaneMarks verdicts={verdicts} /> : 'no lanes yet',
+            look: verdicts.join(' '),
+          },
+          { text: `${verdicts.filter((v) => v === 'agreed').length} of ${verdicts.length}`, right: true },
+          { text: '', show: <Counts tally={tally} />, look: Object.values(tally).join(' ') },
+        ],
+      };
+    });
+  }, [exchanges, findings, lanes, navigate, projectId]);
+
+  const link = useGridLink(SHOWN);
+
+  const onEdit = (edits: CellEdit[]) =>
+    commit(
+      'Edit exchange',
+      edits.flatMap(({ row, column, text }) => {
+        const exchange = project.get('exchange', row);
+        const field = FIELDS[column];
+        return exchange && field ? [editExchange(exchange, field, text)] : [];
+      }),
+    );
+
+  const results = Object.values(lanes);
+  const agreed = results.filter((r) => r.verdict === 'agreed').length;
+  return (
+    <>
+      <PageTitle>
+        <h1>Exchanges</h1>
+        <p>
+          {rows.length} {rows.length === 1 ? 'exchange' : 'exchanges'}, {agreed} of {results.length} lanes agreed
+        </p>
+        <BoxButton style={{ marginLeft: 'auto' }} autoFocus={rows.length === 0} onPress={() => setBeginning(true)}>
+          New exchange
+        </BoxButton>
+      </PageTitle>
+      {rows.length === 0 ? (
+        <Empty>
+          <p>
+            An exchange is an agreement between two stations: what each writes, what each reads, where and how long.
+            Begin with “New exchange”. It needs two stations; they are made under Stations.
+          </p>
+        </Empty>
+      ) : (
+        <Grid
+          label="Exchanges"
+          main
+          columns={COLUMNS}
+          rows={rows}
+          onEdit={onEdit}
+          goTo={link.goTo}
+          onCursor={link.onCursor}
+          onKey={(event, at) => {
+            if (event.key !== 'Delete' || !event.ctrlKey) return false;
+            const changes = dropWithDependents(project, 'exchange', at.row);
+            commit(`Delete exchange, with ${changes.length - 1} parts`, [{ changes, problem: null }]);
+            return true;
+          }}
+        />
+      )}
+      {beginning && <NewExchange onClose={() => setBeginning(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { mirrorLanes, type End, type Exchange, type Mirrored, type Project } from '@dialoga/core';
+import { useState } from 'react';
+import { newId } from '../store/new-id';
+import { Code, Select } from '../theme/parts';
+import { AskDialog } from './ask-dialog';
+import { InTheWay } from './in-the-way';
+
+const SHOWN = 8;
+
+interface Props {
+  project: Project;
+  exchange: Exchange;
+  ends: readonly [left: End, right: End];
+  onMirror: (mirrored: Mirrored, from: string, to: string) => void;
+  onClose: () => void;
+}
+
+/** Makes the lanes that one end has filled in for the other: what it would get is shown before anything is stored. */
+export function MirrorDialog({ project, exchange, ends: [left, right], onMirror, onClose }: Props) {
+  const name = (end: End) => project.get('station', end.station)?.name ?? 'a station that is gone';
+  const plan = (from: End, to: End) => mirrorLanes(project, exchange, from, to, newId);
+  // Begins with the page that has more to give.
+  const [way, setWay] = useState(() =>
+    plan(right, left).rows.length > plan(left, right).rows.length ? 'to the left' : 'to the right',
+  );
+  const [from, to] = way === 'to the right' ? [left, right] : [right, left];
+  const mirrored = plan(from, to);
+  const { rows, known, left: kept } = mirrored;
+  return (
+    <AskDialog
+      title="Mirror a page"
+      take={rows.length > 0 ? 'Mirror' : null}
+      onTake={() => onMirror(mirrored, name(from), name(to))}
+      onClose={onClose}
+      outcome={
+        <>
+          <p>
+            {rows.length === 0
+              ? `Every lane that ${name(from)} has filled in is there at ${name(to)}, too.`
+              : `${name(to)} gets ${rows.length} ${rows.length === 1 ? 'lane' : 'lanes'}:`}
+            {rows.length > 0 && known > 0 && ` the ${known} that it has stay as they are.`}
+          </p>
+          <table>
+            <tbody>
+              {rows.slice(0, SHOWN).map((row, i) => (
+                <tr key={i}>
+                  <td dir="auto">{row.name || 'without a name'}</td>
+                  <td>{row.direction}</td>
+                  <td>
+                    <Code>{row.address}</Code>
+                  </td>
+                  <td>{row.told ? 'as told' : 'next free'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {rows.length > SHOWN && <p>and {rows.length - SHOWN} more</p>}
+          <InTheWay clashes={kept.map((k) => `${k.name}: ${k.reason}`)} />
+        </>
+      }
+    >
+      <label>
+        From
+        <Select autoFocus value={way} onChange={(event) => setWay(event.target.value as typeof way)}>
+          <option value="to the right">{`${name(left)} to ${name(right)}`}</option>
+          <option value="to the left">{`${name(right)} to ${name(left)}`}</option>
+        </Select>
+      </label>
+    </AskDialog>
+  );
+}

@@ -1,0 +1,105 @@
+import { createExchange, inOrder, PROTOCOL_CHOICES } from '@dialoga/core';
+import { useState } from 'react';
+import { Dialog, Heading } from 'react-aria-components';
+import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { Overlay, Panel } from '../frame/overlay';
+import { edit } from '../store/editing';
+import { newId } from '../store/new-id';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { BoxButton, Input, Select } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+
+const Form = styled.form`
+  display: grid;
+  grid-template-columns: 130px 1fr;
+  gap: ${space[4]}px;
+  align-items: center;
+  label {
+    display: contents;
+  }
+  label > span {
+    color: ${colour.ink2};
+  }
+  footer {
+    grid-column: 1 / -1;
+    display: flex;
+    gap: ${space[4]}px;
+  }
+  p {
+    grid-column: 1 / -1;
+  }
+`;
+
+/** Begins an exchange: a name, a protocol, and the two stations. */
+export function NewExchange({ onClose }: { onClose: () => void }) {
+  const { project: projectId = '' } = useParams();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const project = useStateOf((s) => s.project.project)!;
+  const stations = inOrder(project, 'station');
+  const [name, setName] = useState('');
+  const [protocol, setProtocol] = useState(PROTOCOL_CHOICES[0]!.id);
+  const [left, setLeft] = useState(stations[0]?.id ?? '');
+  const [right, setRight] = useState(stations[1]?.id ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
+
+  function begin() {
+    if (name.trim() === '') return setProblem('The exchange needs a name, so that both sides can speak of it.');
+    if (!left || !right || left === right) {
+      return setProblem('An exchange is between two different stations. They are made under Stations.');
+    }
+    const { id, changes } = createExchange(project, { name: name.trim(), protocol, stations: [left, right] }, newId);
+    const refusal = dispatch(edit(`New exchange ${name.trim()}`, changes));
+    if (refusal) return setProblem(refusal);
+    onClose();
+    void navigate(`/p/${projectId}/exchanges/${id}`);
+  }
+  const choice = (
+    label: string,
+    value: string,
+    onChange: (value: string) => void,
+    options: { id: string; name: string }[],
+  ) => (
+    <label>
+      <span>{label}</span>
+      <Select value={value} onChange={(event) => onChange(event.target.value)}>
+        {options.map((o) => (
+          <option key={o.id} value={o.id}>
+            {o.name}
+          </option>
+        ))}
+      </Select>
+    </label>
+  );
+  return (
+    <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Panel>
+        <Dialog>
+          <Heading slot="title" level={2}>
+            New exchange
+          </Heading>
+          <Form
+            onSubmit={(event) => {
+              event.preventDefault();
+              begin();
+            }}
+          >
+            <label>
+              <span>Name</span>
+              <Input autoFocus value={name} onChange={(event) => setName(event.target.value)} />
+            </label>
+            {choice('Protocol', protocol, setProtocol, PROTOCOL_CHOICES)}
+            {choice('Left, calls', left, setLeft, stations)}
+            {choice('Right, listens', right, setRight, stations)}
+            {problem && <p role="alert">{problem}</p>}
+            <footer>
+              <BoxButton type="submit">Begin</BoxButton>
+              <BoxButton onPress={onClose}>Leave it</BoxButton>
+            </footer>
+          </Form>
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}

@@ -1,0 +1,156 @@
+import {
+  childrenOf,
+  editTold,
+  protocolOf,
+  set,
+  SWAP_WORDS,
+  SWAPS,
+  toldFields,
+  type End,
+  type Exchange,
+} from '@dialoga/core';
+import styled from 'styled-components';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { InlineInput } from '../forms/inline-input';
+import { InlineSelect } from '../forms/inline-select';
+import { useEdits } from '../stations/use-edits';
+import { useStateOf } from '../store/store';
+import { colour, font, space } from '../theme/tokens';
+
+const Head = styled.section<{ $right: boolean }>`
+  min-width: 0;
+  padding: ${space[2]}px ${space[3]}px ${space[2]}px ${({ $right }) => ($right ? space[2] : 46)}px;
+  border-left: ${({ $right }) => ($right ? `4px double ${colour.right}` : `2px solid ${colour.left}`)};
+  h2 {
+    display: inline;
+    font: 600 16px/1.3 ${font.serif};
+    color: ${({ $right }) => ($right ? colour.right : colour.left)};
+  }
+`;
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 ${space[3]}px;
+  min-height: 23px;
+`;
+
+const Quiet = styled.span`
+  color: ${colour.ink2};
+`;
+
+const FIELD_WORDS = { address: 'at', tcpPort: 'port', unit: 'unit' } as const;
+
+interface Props {
+  exchange: Exchange;
+  end: End;
+  side: 'left' | 'right';
+  /** all of the exchange: with more than two, which of them stands here is chosen */
+  ends: readonly End[];
+  onChoose: (end: string) => void;
+}
+
+/** One end's head: where it is wired, whether it calls or listens, and what it was told about the other. */
+export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
+  const project = useStateOf((s) => s.project.project)!;
+  const wrong = useWrongCells('end');
+  const commit = useEdits();
+  const station = project.get('station', end.station);
+  const profile = station?.profile ? project.get('profile', station.profile) : undefined;
+  const ports = childrenOf(project, 'port', end.station);
+  const port = ports.find((p) => p.id === end.port);
+  const network = port?.network ? project.get('network', port.network) : undefined;
+  const protocol = protocolOf(exchange);
+  const told = toldFields(project, exchange, end);
+  const is = (...path: string[]) => wrong(end.id, ...path);
+  const name = station?.name ?? '';
+  const word = end.calling && profile?.words[end.calling]?.word;
+  const put = (label: string, path: string[], value: unknown) =>
+    commit(`${name}: ${label}`, [{ changes: [set('end', end, path, value)], problem: null }]);
+  return (
+    <Head $right={side === 'right'} aria-label={`${name}, ${side} page`}>
+      <Line>
+        <h2 dir="auto">
+          {ends.length > 2 ? (
+            <InlineSelect
+              label={`Station of the ${side} page`}
+              value={end.id}
+              options={ends.map((e) => ({ value: e.id, text: project.get('station', e.station)?.name ?? e.id }))}
+              onChoose={onChoose}
+            />
+          ) : (
+            name
+          )}
+        </h2>
+        <span>{network?.name ?? 'no network'}</span>
+        <InlineSelect
+          label={`Port of ${name}`}
+          value={end.port ?? ''}
+          options={[
+            { value: '', text: 'no port chosen' },
+            ...ports.map((p) => ({ value: p.id, text: p.address || `${p.name}, no address` })),
+          ]}
+          onChoose={(value) => put('port', ['port'], value || null)}
+        />
+        <InlineSelect
+          id={`end:${end.id}:calling`}
+          label={`Whether ${name} calls or listens`}
+          value={end.calling ?? ''}
+          differs={is('calling')}
+          options={[
+            ...(end.calling === null ? [{ value: '', text: 'calls or listens?' }] : []),
+            { value: 'calls', text: 'calls' },
+            {
+              value: 'listens',
+              text:
+                port && protocol.tcpPort
+                  ? `listens on ${port.listens[protocol.id]?.tcpPort ?? protocol.tcpPort}`
+                  : 'listens',
+            },
+          ]}
+          onChoose={(value) => put('calling', ['calling'], value || null)}
+        />
+        {word && <Quiet>its word: {word}</Quiet>}
+        <InlineSelect
+          label={`Swap of everything at ${name}`}
+          value={end.swap}
+          options={SWAPS.map((swap) => ({ value: swap, text: SWAP_WORDS[swap] }))}
+          onChoose={(value) => put('swap', ['swap'], value)}
+        />
+      </Line>
+      <Line>
+        {told.length === 0 && (
+          <Quiet>
+            {end.calling === 'listens' ? 'an answering end is told nothing about its callers' : 'nothing to tell yet'}
+          </Quiet>
+        )}
+        {told.map((value, i) => (
+          <span key={`${value.other.id} ${value.field}`}>
+            {value.other !== told[i - 1]?.other &&
+              `${i === 0 ? 'told' : 'and'}: ${project.get('station', value.other.station)?.name ?? ''} `}
+            {FIELD_WORDS[value.field]}{' '}
+            <InlineInput
+              id={['end', end.id, 'told', value.other.id, value.field].join(':')}
+              label={`${name} was told ${value.field === 'address' ? 'the address' : FIELD_WORDS[value.field]}`}
+              value={value.isDefault ? '' : value.told}
+              placeholder={value.isDefault ? value.told : 'not told'}
+              differs={is('told', value.other.id, value.field)}
+              onCommit={(text) =>
+                commit(`${name} told ${value.field}`, [editTold(end, value.other.id, value.field, text)])
+              }
+            />
+            {value.isDefault && <Quiet> default</Quiet>}
+            {value.former && <Quiet> its former address; now {value.truth}</Quiet>}
+            {value.belongsTo && (
+              <Quiet>
+                {' '}
+                that is {value.belongsTo}; it is at {value.truth}
+              </Quiet>
+            )}
+          </span>
+        ))}
+      </Line>
+    </Head>
+  );
+}

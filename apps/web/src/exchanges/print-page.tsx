@@ -1,0 +1,241 @@
+import {
+  childrenOf,
+  protocolOf,
+  SHEET_COLUMNS,
+  sheetRows,
+  toldFields,
+  type End,
+  type LaneResult,
+  type PageCells,
+  type SheetRow,
+} from '@dialoga/core';
+import { useEffect } from 'react';
+import { Link, useLocation, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { NothingHere } from '../frame/nothing-here';
+import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
+import { useStateOf } from '../store/store';
+import { BoxButton } from '../theme/parts';
+import { colour, font, space } from '../theme/tokens';
+import { pagesOf } from './pages';
+import { cadenceWords } from './words';
+
+const Paper = styled.div`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  padding: ${space[5]}px;
+  @media print {
+    overflow: visible;
+    padding: 0;
+    color: black;
+  }
+  @page {
+    size: A4 landscape;
+    margin: 12mm 10mm 14mm;
+    @bottom-right {
+      content: 'page ' counter(page) ' of ' counter(pages);
+      font: 8pt sans-serif;
+    }
+  }
+`;
+
+const Tools = styled.p`
+  display: flex;
+  gap: ${space[5]}px;
+  padding-bottom: ${space[4]}px;
+  @media print {
+    display: none;
+  }
+`;
+
+const Sheet = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 8.5pt;
+  thead {
+    display: table-header-group;
+  }
+  tr {
+    break-inside: avoid;
+  }
+  th,
+  td {
+    padding: 1.5pt 3pt;
+    border-bottom: 0.5pt solid ${colour.hairline};
+    text-align: left;
+    vertical-align: top;
+  }
+  th {
+    font-weight: 600;
+    border-bottom-color: ${colour.ink};
+  }
+  .head th,
+  .head td {
+    font-weight: 400;
+    border-bottom: 0;
+  }
+  .head h1 {
+    display: inline;
+  }
+  .head h1,
+  .head strong {
+    font: 600 11pt ${font.serif};
+  }
+  .mono {
+    font-family: ${font.code};
+    font-size: 8pt;
+  }
+  .right {
+    text-align: right;
+    padding-right: 9pt;
+  }
+  .difference {
+    border-left: 0.5pt solid ${colour.ink};
+    border-right: 0.5pt solid ${colour.ink};
+    white-space: nowrap;
+  }
+  .lane td {
+    border-top: 0.5pt solid ${colour.ink};
+    font-weight: 600;
+  }
+  small {
+    display: block;
+    font-weight: 400;
+    font-size: 7.5pt;
+  }
+  @media print {
+    th,
+    td {
+      border-color: #999;
+    }
+  }
+`;
+
+const TITLES = ['Tag', 'Does', 'Area', 'Address', 'Length', 'Type'];
+const SPAN = SHEET_COLUMNS.length;
+
+/** The sheet of an exchange as it is handed to the other side: every lane and value, in black and white, on A4. */
+export function PrintPage() {
+  const { project: address = '', exchange: id = '' } = useParams();
+  const location = useLocation();
+  const { project, revision, past } = useStateOf((s) => s.project);
+  const lanes = useStateOf((s) => s.findings.lanes);
+  const ready = useStateOf((s) => s.findings.ready);
+  const exchange = project?.get('exchange', id);
+  const [search] = useSearchParams();
+  const { left, right } = (exchange && pagesOf(childrenOf(project!, 'end', id), search, null)) ?? {};
+  const atOnce = (location.state as { print?: boolean } | null)?.print === true;
+  useEffect(() => {
+    if (atOnce && ready) window.print();
+  }, [atOnce, ready]);
+  if (!project || !exchange || !left || !right) {
+    return (
+      <NothingHere what="There is no such exchange." back={{ to: `/p/${address}/exchanges`, label: 'All exchanges' }} />
+    );
+  }
+  const open = new Set(project.referrers('lane', id));
+  const rows = sheetRows(project, exchange, left, right, open);
+  const date = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+  return (
+    <Paper tabIndex={0} role="region" aria-label={`${exchange.name}, to print`}>
+      <Tools>
+        <BoxButton autoFocus onPress={() => window.print()}>
+          Print
+        </BoxButton>
+        <Link to={`/p/${address}/exchanges/${id}?${search.toString()}`.replace(/\?$/, '')}>Back to the sheet</Link>
+      </Tools>
+      <Sheet>
+        <thead>
+          <tr className="head">
+            <th colSpan={2 * SPAN + 2}>
+              <h1 dir="auto">{exchange.name}</h1> · {project.info.name} · revision {past ?? revision} · {date} ·{' '}
+              {protocolOf(exchange).name} {exchange.transfer} · {cadenceWords(exchange.cadence)}
+            </th>
+          </tr>
+          <tr className="head">
+            <td />
+            <th colSpan={SPAN}>
+              <EndWords end={left} />
+            </th>
+            <td className="difference" />
+            <th colSpan={SPAN}>
+              <EndWords end={right} />
+            </th>
+          </tr>
+          <tr>
+            <th>Lane</th>
+            {TITLES.map((title, i) => (
+              <th key={i}>{title}</th>
+            ))}
+            <th className="difference">Difference</th>
+            {TITLES.map((title, i) => (
+              <th key={i}>{title}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={`${row.lane} ${row.key ?? ''}`} className={row.kind}>
+              <td>{row.number}</td>
+              <Page cells={row.left} />
+              <td className="difference">
+                <Difference row={row} lane={lanes[row.lane]} />
+              </td>
+              <Page cells={row.right} />
+            </tr>
+          ))}
+        </tbody>
+      </Sheet>
+    </Paper>
+  );
+}
+
+function Page({ cells }: { cells: PageCells | null }) {
+  return SHEET_COLUMNS.map((column) => {
+    const second = { address: cells?.told?.text && `there ${cells.told.text}`, type: cells?.swap?.text }[
+      column as string
+    ];
+    const header = column === 'length' && cells?.header?.text ? `header ${cells.header.text}` : second;
+    const mono = column === 'address' || column === 'length' || column === 'type' ? 'mono' : '';
+    return (
+      <td key={column} className={`${mono} ${column === 'length' ? 'right' : ''}`} dir="auto">
+        {cells?.[column].text}
+        {header && <small>{header}</small>}
+      </td>
+    );
+  });
+}
+
+function Difference({ row, lane }: { row: SheetRow; lane: LaneResult | undefined }) {
+  if (row.kind === 'item') return lane?.differing[row.key!] ?? null;
+  const verdict = lane?.verdict ?? 'unchecked';
+  return (
+    <>
+      <VerdictMark verdict={verdict} leftEmpty={!row.left} /> {VERDICT_WORDS[verdict]}
+    </>
+  );
+}
+
+/** Who this end is, where it is, whom it calls and what it was told. */
+function EndWords({ end }: { end: End }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const exchange = project.get('exchange', end.exchange)!;
+  const station = project.get('station', end.station);
+  const port = end.port ? project.get('port', end.port) : undefined;
+  const several = childrenOf(project, 'end', exchange.id).length > 2;
+  const nameBefore = (other: End) => (several ? `${project.get('station', other.station)?.name ?? ''} ` : '');
+  const told = toldFields(project, exchange, end)
+    .map(
+      (t, i, all) =>
+        (t.other === all[i - 1]?.other ? '' : nameBefore(t.other)) +
+        `${t.field === 'tcpPort' ? 'TCP port' : t.field} ${t.told || 'not told'}`,
+    )
+    .join(', ');
+  return (
+    <>
+      <strong dir="auto">{station?.name}</strong> {port?.address} · {end.calling ?? 'calls or listens: not decided'}
+      {told && ` · told: ${told}`}
+    </>
+  );
+}

@@ -1,0 +1,302 @@
+import {
+  ruleOf,
+  SHEET_COLUMNS,
+  sheetRows,
+  textOf,
+  type End,
+  type Exchange,
+  type Finding,
+  type LaneResult,
+  type PageCells,
+  type Project,
+  type SecondLineColumn,
+  type SheetColumn,
+  type SheetRow,
+} from '@dialoga/core';
+import { grouped } from '../findings/grouped';
+import { Says } from '../findings/says';
+import type { GridCell, GridRow } from '../grid/types';
+import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
+import { Chevron } from '../marks/chevron';
+
+/** Columns of the grid: a number, the left page, the difference, the right page. */
+export const NUMBER_COLUMN = 0;
+export const LEFT_START = 1;
+export const DIFFERENCE_COLUMN = LEFT_START + SHEET_COLUMNS.length;
+export const RIGHT_START = DIFFERENCE_COLUMN + 1;
+export const COLUMN_COUNT = RIGHT_START + SHEET_COLUMNS.length;
+
+export interface SheetState {
+  project: Project;
+  exchange: Exchange;
+  left: End;
+  right: End;
+  open: ReadonlySet<string>;
+  lanes: Readonly<Record<string, LaneResult>>;
+  findings: readonly Finding[];
+  toggle: (lane: string) => void;
+  fix: (finding: Finding) => void;
+}
+
+/** What stands on the second line under a column. */
+export const SECOND_LINE: Partial<Record<SheetColumn, SecondLineColumn>> = {
+  address: 'told',
+  length: 'header',
+  type: 'swap',
+};
+
+const MONO: readonly SheetColumn[] = ['address', 'length', 'type'];
+const DIRECTION_WORDS = ['writes', 'reads', 'both'];
+
+/** All rows of the two-ended sheet, ready for the grid. */
+export function sheetGridRows(state: SheetState): GridRow[] {
+  const { project, exchange, left, right, open } = state;
+  const byLane = grouped(state.findings, (f) => (f.lane ? [f.lane] : []));
+  const wrong = wrongCells(state.findings);
+  const claimIds = claimsByEnd(project, exchange);
+  const rows: GridRow[] = [];
+  const sheet = sheetRows(project, exchange, left, right, open);
+  sheet.forEach((row, i) => {
+    const ids = { left: claimIds.get(`${row.lane} ${left.id}`), right: claimIds.get(`${row.lane} ${right.id}`) };
+    if (row.kind === 'item') rows.push(itemRow(state, row, ids, wrong));
+    else {
+      rows.push(laneRow(state, row, byLane.get(row.lane) ?? [], ids, wrong), secondRow(row, ids, wrong));
+      for (const finding of byLane.get(row.lane) ?? []) {
+        if (finding.severity !== 'hint') rows.push(differenceRow(state, finding));
+      }
+    }
+    const last = sheet[i + 1]?.lane !== row.lane;
+    if (last && open.has(row.lane)) rows.push(blankRow(`newitem:${row.lane}`, 'new value', 'sub', 22));
+  });
+  rows.push(blankRow('newlane', 'new lane', 'new', 26));
+  return rows;
+}
+
+/** The cells that disagree, each as its path in words; a lane's own type stands for those of its values, too. */
+function wrongCells(findings: readonly Finding[]): Set<string> {
+  const wrong = new Set<string>();
+  for (const { cells } of findings) {
+    for (const { kind, id, path } of cells) {
+      wrong.add([kind, id, ...path].join(':'));
+      if (path[0] === 'items' && path.at(-1) === 'type') wrong.add(`${kind}:${id}:type`);
+    }
+  }
+  return wrong;
+}
+
+function claimsByEnd(project: Project, exchange: Exchange): Map<string, string> {
+  const ids = new Map<string, string>();
+  for (const lane of project.referrers('lane', exchange.id)) {
+    for (const id of project.referrers('claim', lane)) {
+      const claim = project.get('claim', id);
+      if (claim) ids.set(`${claim.lane} ${claim.end}`, id);
+    }
+  }
+  return ids;
+}
+
+type ClaimIds = { left: string | undefined; right: string | undefined };
+
+const PATH_OF: Record<SheetColumn | SecondLineColumn, string> = {
+  name: 'name',
+  direction: 'direction',
+  area: 'place',
+  address: 'place',
+  length: 'length',
+  type: 'type',
+  told: 'toldPlace',
+  header: 'header',
+  swap: 'swap',
+};
+const ITEM_PATH_OF: Partial<Record<SheetColumn, string>> = { name: 'name', address: 'offset', type: 'type' };
+
+function pageCells(cells: PageCells | null, claim: string | undefined, key: string | undefined, wrong: Set<string>) {
+  return SHEET_COLUMNS.map((column): GridCell => {
+    const cell = cells?.[column];
+    const path = key === undefined ? PATH_OF[column] : `items:${key}:${ITEM_PATH_OF[column] ?? ''}`;
+    const derived = cell?.derived ?? (key !== undefined && ITEM_PATH_OF[column] === undefined);
+    return {
+      text: cell?.text ?? '',
+      show: !cells && column === 'name' ? (key === undefined ? 'not filled in' : '') : undefined,
+      editable: !derived,
+      muted: !cells || (derived && key !== undefined),
+      mono: MONO.includes(column),
+      right: column === 'length',
+      unread: cell?.unread,
+      differs: claim !== undefined && column !== 'area' && wrong.has(`claim:${claim}:${path}`),
+      ...(column === 'direction' && key === undefined ? { options: DIRECTION_WORDS } : {}),
+    };
+  });
+}
+
+function laneRow(
+  state: SheetState,
+  row: SheetRow,
+  findings: readonly Finding[],
+  ids: ClaimIds,
+  wrong: Set<string>,
+): GridRow {
+  const result = state.lanes[row.lane];
+  const opened = state.open.has(row.lane);
+  const worst = findings[0];
+  const verdict = result?.verdict ?? 'unchecked';
+  const words =
+    verdict === 'differs' && worst
+      ? worst.label
+      : verdict === 'unchecked' && !result
+        ? 'checking'
+        : VERDICT_WORDS[verdict];
+  return {
+    id: `lane:${row.lane}`,
+    height: 23,
+    tone: 'main',
+    cells: [
+      {
+        text: String(row.number),
+        show: (
+          <>
+            {row.number} <Chevron open={opened} />
+          </>
+        ),
+        look: `${opened}`,
+        muted: true,
+        action: {
+          label: `${opened ? 'Close' : 'Open'} the values of lane ${row.number}`,
+          run: () => state.toggle(row.lane),
+        },
+      },
+      ...pageCells(row.left, ids.left, undefined, wrong),
+      {
+        text: words,
+        show: (
+          <>
+            <VerdictMark verdict={verdict} leftEmpty={!row.left} /> {words}
+          </>
+        ),
+        look: `${verdict} ${!row.left}`,
+      },
+      ...pageCells(row.right, ids.right, undefined, wrong),
+    ],
+  };
+}
+
+/** Under a lane: the other's place as told here, the header, and the swap. */
+function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
+  const page = (cells: PageCells | null, claim: string | undefined): (GridCell | null)[] =>
+    SHEET_COLUMNS.map((column): GridCell | null => {
+      const wide = (field: SecondLineColumn, show: string): GridCell => ({
+        text: cells?.[field]?.text ?? '',
+        show,
+        editable: true,
+        muted: true,
+        mono: field !== 'swap',
+        right: field === 'header',
+        differs: claim !== undefined && wrong.has(`claim:${claim}:${PATH_OF[field]}`),
+      });
+      if (!cells) return null;
+      if (column === 'address' && cells.told)
+        return wide('told', cells.told.text ? `there ${cells.told.text}` : 'there …');
+      if (column === 'length') return wide('header', cells.header?.text ? `header ${cells.header.text}` : '');
+      if (column === 'type') return wide('swap', cells.swap?.text || '');
+      return null;
+    });
+  return {
+    id: `second:${row.lane}`,
+    height: 17,
+    tone: 'second',
+    cells: [null, ...page(row.left, ids.left), null, ...page(row.right, ids.right)],
+  };
+}
+
+function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
+  const key = row.key!;
+  const result = state.lanes[row.lane];
+  const words = result?.differing[key];
+  const compared = result && result.verdict !== 'unchecked';
+  const spot: SheetColumn = words === 'cut off' ? 'length' : words === 'another place' ? 'address' : 'type';
+  const marked = (cell: GridCell | null, i: number): GridCell | null =>
+    cell && words !== undefined && SHEET_COLUMNS[i] === spot && cell.text !== '' ? { ...cell, differs: true } : cell;
+  const verdict =
+    words !== undefined && row.left && row.right
+      ? 'differs'
+      : !row.left || !row.right
+        ? 'one-sided'
+        : compared
+          ? 'agreed'
+          : 'unchecked';
+  return {
+    id: `item:${row.lane}:${key}`,
+    height: 22,
+    tone: 'sub',
+    cells: [
+      null,
+      ...pageCells(row.left, ids.left, key, wrong).map(onlyEditable).map(marked),
+      {
+        text: words ?? VERDICT_WORDS[verdict],
+        show: (
+          <>
+            <VerdictMark verdict={verdict} leftEmpty={!row.left} alone={verdict === 'agreed'} />{' '}
+            {verdict === 'differs' ? words : verdict === 'agreed' ? '' : VERDICT_WORDS[verdict]}
+          </>
+        ),
+        look: `${verdict} ${!row.left}`,
+      },
+      ...pageCells(row.right, ids.right, key, wrong).map(onlyEditable).map(marked),
+    ],
+  };
+}
+
+/** Of an item, direction and area are the lane's: no cells. */
+const onlyEditable = (cell: GridCell, i: number): GridCell | null =>
+  SHEET_COLUMNS[i] === 'direction' || SHEET_COLUMNS[i] === 'area' ? null : cell;
+
+/** What each end says, under its own page, and the fix between them. */
+function differenceRow(state: SheetState, finding: Finding): GridRow {
+  const { says, consequence } = textOf(finding);
+  const [fix] = ruleOf(finding.code).fixes?.(finding, state.project) ?? [];
+  const onPage = (i: number) => [state.left.id, state.right.id].includes(finding.parties[i]?.end ?? '');
+  const sentence = (end: End, start: number): GridCell | null => {
+    let i = finding.parties.findIndex((p) => p.end === end.id);
+    // What an end says that is on neither page stands where nobody else says anything, with its name.
+    const elsewhere = i < 0 ? says.findIndex((_, k) => finding.parties[k]?.end && !onPage(k)) : -1;
+    if (elsewhere >= 0) i = elsewhere;
+    const pieces = says[i];
+    if (!pieces) return null;
+    const station = state.project.get('station', finding.parties[i]?.station ?? '')?.name ?? '';
+    const before = elsewhere >= 0 ? `${station}, on neither page: ` : '';
+    const text = before + pieces.map((p) => p.text).join('');
+    return {
+      text,
+      show: (
+        <>
+          {before}
+          <Says pieces={pieces} />
+        </>
+      ),
+      look: before + pieces.map((p) => (p.differs ? `[${p.text}]` : p.text)).join(''),
+      through: start + SHEET_COLUMNS.length - 1,
+    };
+  };
+  const cells: (GridCell | null)[] = Array.from({ length: COLUMN_COUNT }, () => null);
+  const [left, right] = [sentence(state.left, LEFT_START), sentence(state.right, RIGHT_START)];
+  const alone: GridCell = { text: consequence, muted: true, through: 0 };
+  cells[LEFT_START] = left ?? { ...alone, through: LEFT_START + SHEET_COLUMNS.length - 1 };
+  cells[RIGHT_START] = right ?? { ...alone, through: RIGHT_START + SHEET_COLUMNS.length - 1 };
+  cells[DIFFERENCE_COLUMN] = fix
+    ? {
+        text: fix.label,
+        show: <strong>Fix</strong>,
+        look: 'fix',
+        action: { label: `Fix ${finding.code}: ${fix.label}`, run: () => state.fix(finding) },
+      }
+    : { text: finding.code, muted: true };
+  return { id: `difference:${finding.key}`, height: 28, tone: 'difference', cells };
+}
+
+function blankRow(id: string, hint: string, tone: 'sub' | 'new', height: number): GridRow {
+  const page = SHEET_COLUMNS.map((column): GridCell | null => {
+    if (tone === 'sub' && ITEM_PATH_OF[column] === undefined) return null;
+    return { text: '', show: column === 'name' ? hint : '', editable: true, muted: true, mono: MONO.includes(column) };
+  });
+  return { id, height, tone, cells: [null, ...page, null, ...page] };
+}

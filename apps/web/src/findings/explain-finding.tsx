@@ -1,0 +1,34 @@
+import type { Finding } from '@dialoga/core';
+import { Dialog, Heading } from 'react-aria-components';
+import { ExplainDialog } from '../exchanges/explain-dialog';
+import { Overlay, Panel } from '../frame/overlay';
+import { useCounting } from '../store/checked';
+import { useStateOf } from '../store/store';
+import { BoxButton } from '../theme/parts';
+import { FindingExplained } from './finding-explained';
+
+/** What a finding rests on: that of a lane with the whole comparison of its ends, any other by itself. */
+export function ExplainFinding({ finding, onClose }: { finding: Finding; onClose: () => void }) {
+  const project = useStateOf((s) => s.project.project);
+  const counting = useCounting();
+  const lane = finding.lane && project?.get('lane', finding.lane);
+  if (lane) {
+    const findings = counting.filter((f) => f.lane === lane.id);
+    return <ExplainDialog lane={lane} item={finding.item} findings={findings} onClose={onClose} />;
+  }
+  return (
+    <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Panel>
+        <Dialog>
+          <Heading slot="title" level={2} dir="auto">
+            {finding.about.name}: {finding.label}
+          </Heading>
+          <FindingExplained finding={finding} />
+          <BoxButton autoFocus onPress={onClose}>
+            Close
+          </BoxButton>
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}

@@ -1,0 +1,66 @@
+import { fixAll, type Finding } from '@dialoga/core';
+import { useMemo, useState } from 'react';
+import styled from 'styled-components';
+import { edit } from '../store/editing';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { BoxButton, TextButton } from '../theme/parts';
+import { space } from '../theme/tokens';
+import { fixesOf } from './fix-finding';
+import { FixPreview } from './fix-preview';
+
+const Panel = styled.div`
+  flex-basis: 100%;
+  padding-bottom: ${space[3]}px;
+  > div {
+    display: flex;
+    gap: ${space[4]}px;
+    padding-top: ${space[3]}px;
+  }
+`;
+
+/** Fix all of a group: what it changes is shown first; one undo step. */
+export function FixGroup({ name, findings }: { name: string; findings: readonly Finding[] }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const [open, setOpen] = useState(false);
+  const fixable = useMemo(() => findings.some((f) => fixesOf(f, project).length > 0), [findings, project]);
+  if (!fixable) return null;
+  return (
+    <>
+      <TextButton aria-expanded={open} aria-label={`Fix all of ${name}`} onPress={() => setOpen(!open)}>
+        Fix all …
+      </TextButton>
+      {open && <Preview name={name} findings={findings} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+/** Worked out only when it is looked at: a group may have thousands. */
+function Preview({ name, findings, onClose }: { name: string; findings: readonly Finding[]; onClose: () => void }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const dispatch = useAppDispatch();
+  const { changes, fixed, left } = useMemo(() => fixAll(findings, project), [findings, project]);
+  const count = (n: number) => `${n} ${n === 1 ? 'finding' : 'findings'}`;
+  function take() {
+    const refusal = dispatch(edit(`Fix ${count(fixed.length)} of ${name}`, changes));
+    if (!refusal && left.length > 0) {
+      dispatch(projectSlice.actions.noticed(`${count(left.length)} of ${name} have no certain fix.`));
+    }
+    onClose();
+  }
+  return (
+    <Panel role="group" aria-label={`Fix all of ${name}`}>
+      <p>
+        Mends {count(fixed.length)}
+        {left.length > 0 && `; ${count(left.length)} have no certain fix and stay`}.
+      </p>
+      <FixPreview changes={changes} />
+      <div>
+        <BoxButton autoFocus onPress={take}>
+          Fix {count(fixed.length)}
+        </BoxButton>
+        <BoxButton onPress={onClose}>Leave it</BoxButton>
+      </div>
+    </Panel>
+  );
+}

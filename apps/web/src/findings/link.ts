@@ -1,0 +1,36 @@
+import type { Cell, Finding, Project } from '@dialoga/core';
+
+/** The address at which a cell is shown, with the cell named in it. */
+export function linkToCell(project: Project, projectId: string, cell: Cell): string {
+  const at = `at=${encodeURIComponent([cell.kind, cell.id, ...cell.path].join(':'))}`;
+  const to = (path: string) => `/p/${projectId}/${path}?${at}`;
+  switch (cell.kind) {
+    case 'claim': {
+      const lane = project.get('lane', project.get('claim', cell.id)?.lane ?? '');
+      return to(`exchanges/${lane?.exchange ?? ''}`);
+    }
+    case 'lane':
+      return to(`exchanges/${project.get('lane', cell.id)?.exchange ?? ''}`);
+    case 'end':
+      return to(`exchanges/${project.get('end', cell.id)?.exchange ?? ''}`);
+    case 'exchange':
+      return to('exchanges');
+    case 'port':
+      return to(`stations/${project.get('port', cell.id)?.station ?? ''}`);
+    case 'area':
+      return to(`stations/${project.get('area', cell.id)?.station ?? ''}`);
+    default:
+      return to('stations');
+  }
+}
+
+export function linkToFinding(project: Project, projectId: string, finding: Finding): string {
+  const [cell] = finding.cells;
+  return cell ? linkToCell(project, projectId, cell) : `/p/${projectId}/findings`;
+}
+
+/** What a link's `at` names, or null. */
+export function cellFromLink(search: URLSearchParams): Cell | null {
+  const [kind, id, ...path] = (search.get('at') ?? '').split(':');
+  return kind && id ? { kind: kind as Cell['kind'], id, path } : null;
+}

@@ -1,0 +1,51 @@
+import type { Finding, Fix, Project } from '@dialoga/core';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { letGoOfFocus } from '../frame/focus';
+import { findingsSlice } from '../store/findings-slice';
+import { useAppDispatch, useStateOf, type Thunk } from '../store/store';
+import { fixesOf, fixFinding } from './fix-finding';
+import { linkToFinding } from './link';
+
+/** Showing and fixing a finding: by the project as it is when the key is pressed. */
+export function useFindingActions() {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const { project: projectId = '' } = useParams();
+
+  const show = (finding: Finding) => {
+    const project = dispatch(projectAtHand());
+    dispatch(findingsSlice.actions.chosen(finding.key));
+    letGoOfFocus();
+    if (project) void navigate(linkToFinding(project, projectId, finding));
+  };
+  const fix = (finding: Finding, choice = 0) => dispatch(fixFinding(finding, choice));
+  return { show, fix };
+}
+
+const projectAtHand = (): Thunk<Project | null> => (_, getState) => getState().project.project;
+
+/** The ready fixes of a finding, the proposed one first. */
+export function useFixes(finding: Finding | undefined): Fix[] {
+  const project = useStateOf((s) => s.project.project);
+  return useMemo(() => (finding && project ? fixesOf(finding, project) : []), [finding, project]);
+}
+
+/** Going through the findings one after the other. */
+export function useGoThrough(): (by: 1 | -1) => void {
+  const dispatch = useAppDispatch();
+  const { show } = useFindingActions();
+  return (by) => {
+    const finding = dispatch(findingBeside(by));
+    if (finding) show(finding);
+  };
+}
+
+function findingBeside(by: 1 | -1): Thunk<Finding | null> {
+  return (_, getState) => {
+    const { byKey, order, current } = getState().findings;
+    const index = current === null ? -1 : order.indexOf(current);
+    const next = index < 0 ? (by === 1 ? 0 : order.length - 1) : (index + by + order.length) % order.length;
+    return byKey[order[next] ?? ''] ?? null;
+  };
+}

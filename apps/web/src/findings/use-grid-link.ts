@@ -1,0 +1,50 @@
+import type { Cell, Kind } from '@dialoga/core';
+import { useLocation, useSearchParams } from 'react-router';
+import type { CellAt, GoTo } from '../grid/types';
+import { cellFromLink } from './link';
+
+/** What a grid shows: entities of one kind, or the entries of a list that they have. */
+export interface Shown {
+  kind: Kind;
+  list?: 'views' | 'reservations';
+  /** the field of each column; null: none that a link names */
+  fields: readonly (string | null)[];
+}
+
+/** Entries of a list have rows named `entity entry`. */
+function placeOf(cell: Cell, { kind, list, fields }: Shown): CellAt | null {
+  if (cell.kind !== kind) return null;
+  const [head, key, field] = cell.path;
+  const inList = head === 'views' || head === 'reservations' ? head : undefined;
+  if (inList !== list) return null;
+  const column = fields.indexOf((list ? field : head) ?? null);
+  const first = fields.findIndex((f) => f !== null);
+  return { row: list ? `${cell.id} ${key}` : cell.id, column: column < 0 ? first : column };
+}
+
+function linkOf({ row, column }: CellAt, { kind, list, fields }: Shown): string | null {
+  if (row.startsWith('new')) return null;
+  const field = fields[column] ?? fields.find((f) => f !== null) ?? '';
+  const [id = '', key = ''] = row.split(' ');
+  return [kind, id, ...(list ? [list, key] : []), field].join(':');
+}
+
+/** A grid's cursor and the address bar: it goes to the cell that a link names, and names the cell that it is on. */
+export function useGridLink(shown: Shown): { goTo: GoTo | null; onCursor: (at: CellAt) => void } {
+  const [search, setSearch] = useSearchParams();
+  const { key, state } = useLocation();
+  const cell = cellFromLink(search);
+  const own = (state as { own?: boolean } | null)?.own === true;
+  const place = cell && !own ? placeOf(cell, shown) : null;
+  return {
+    goTo: place ? { ...place, token: key } : null,
+    onCursor: (at) => {
+      const link = linkOf(at, shown);
+      if (link === search.get('at')) return;
+      const next = new URLSearchParams(search);
+      if (link) next.set('at', link);
+      else next.delete('at');
+      setSearch(next, { replace: true, state: { own: true } });
+    },
+  };
+}

@@ -1,0 +1,42 @@
+import styled from 'styled-components';
+import { colour } from '../theme/tokens';
+
+const Field = styled.select<{ $differs: boolean }>`
+  border: 0;
+  border-bottom: ${({ $differs }) => ($differs ? `2px solid ${colour.differs}` : `1px solid ${colour.hairline}`)};
+  padding: 0;
+  background: ${colour.paper};
+  max-width: 260px;
+  field-sizing: content;
+  &:hover {
+    border-bottom-color: ${colour.ink};
+  }
+`;
+
+interface Props {
+  id?: string;
+  label: string;
+  value: string;
+  differs?: boolean;
+  options: readonly { value: string; text: string }[];
+  onChoose: (value: string) => void;
+}
+
+/** A choice that stands in a sentence. */
+export function InlineSelect({ id, label, value, differs = false, options, onChoose }: Props) {
+  return (
+    <Field
+      id={id}
+      aria-label={label}
+      value={value}
+      $differs={differs}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.text}
+        </option>
+      ))}
+    </Field>
+  );
+}

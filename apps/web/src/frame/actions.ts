@@ -1,0 +1,45 @@
+import { useNavigate, useParams } from 'react-router';
+import { placeOf } from '../store/place';
+import { redo, undo } from '../store/editing';
+import { useAppDispatch } from '../store/store';
+import { chooseTheme, currentTheme } from '../theme/theme';
+import { showKeys } from './keys-dialog';
+
+/** Something that can be done from anywhere, by its name. */
+export interface Action {
+  label: string;
+  /** the keys that do it */
+  keys: string;
+  run: () => void;
+  /** leads to another page */
+  leads?: true;
+}
+
+/** What the find box offers beside what it finds. */
+export function useActions(): Action[] {
+  const { project: address = '' } = useParams();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const go = (label: string, path: string): Action => ({
+    label,
+    keys: '',
+    leads: true,
+    run: () => void navigate(`/p/${address}/${path}`),
+  });
+  return [
+    go('Go to Overview', 'overview'),
+    go('Go to Stations', 'stations'),
+    go('Go to Exchanges', 'exchanges'),
+    go('Go to Findings', 'findings'),
+    { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },
+    { label: 'Go to all projects', keys: '', leads: true, run: () => void navigate('/') },
+    { label: 'Undo', keys: 'Ctrl+Z', run: () => dispatch(undo()) },
+    { label: 'Redo', keys: 'Ctrl+Y', run: () => dispatch(redo()) },
+    { label: 'Show the keys of this screen', keys: 'F1', run: showKeys },
+    {
+      label: 'Change between the light and the dark theme',
+      keys: '',
+      run: () => chooseTheme(currentTheme() === 'light' ? 'dark' : 'light'),
+    },
+  ];
+}

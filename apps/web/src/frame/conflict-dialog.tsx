@@ -1,0 +1,81 @@
+import { Dialog, Heading } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Json } from '@dialoga/core';
+import { canKeepBoth, settle } from '../store/rebasing';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { Overlay, Panel } from './overlay';
+import { BoxButton, Code } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+
+const Values = styled.dl`
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: ${space[3]}px ${space[5]}px;
+  margin: ${space[5]}px 0;
+  dt {
+    color: ${colour.ink2};
+  }
+  dd {
+    overflow-wrap: anywhere;
+  }
+`;
+
+const Actions = styled.div`
+  display: flex;
+  gap: ${space[4]}px;
+`;
+
+function words(value: Json | undefined): string {
+  if (value === undefined || value === null) return 'nothing';
+  if (typeof value === 'object' && 'typed' in value) return String(value.typed);
+  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((v) => words(v as Json)).join(', ');
+  return typeof value === 'string' ? value : JSON.stringify(value);
+}
+
+/** Somebody else changed the same thing: both values, and which is to stand. Nothing typed is lost meanwhile. */
+export function ConflictDialog() {
+  const { aside, project } = useStateOf((s) => s.project);
+  const dispatch = useAppDispatch();
+  const [asked] = aside;
+  if (!asked?.refusal || !project) return null;
+  const { refusal, set } = asked;
+  const mine = 'change' in refusal ? refusal.change : null;
+  const replaceable = refusal.code === 'conflict';
+  const behind = aside.length - 1;
+  return (
+    <Overlay isOpen>
+      <Panel>
+        <Dialog role="alertdialog" key={set.id}>
+          <Heading slot="title" level={2}>
+            Changed by somebody else meanwhile
+          </Heading>
+          <p>
+            Your edit “{set.label}” meets another one. {refusal.sentence}.
+          </p>
+          {mine && (
+            <Values>
+              <dt>stored now</dt>
+              <dd>
+                <Code>{words(replaceable ? refusal.stored : undefined)}</Code>
+              </dd>
+              <dt>yours</dt>
+              <dd>
+                <Code>{words(mine.after)}</Code>
+              </dd>
+            </Values>
+          )}
+          {behind > 0 && <p>{behind === 1 ? 'One more edit waits' : `${behind} more edits wait`} for this.</p>}
+          <Actions>
+            <BoxButton autoFocus onPress={() => void dispatch(settle('theirs'))}>
+              {replaceable ? 'Keep what is stored' : 'Leave mine out'}
+            </BoxButton>
+            {replaceable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Store mine</BoxButton>}
+            {canKeepBoth(project, set, refusal) && (
+              <BoxButton onPress={() => void dispatch(settle('both'))}>Keep both</BoxButton>
+            )}
+          </Actions>
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}

@@ -1,0 +1,172 @@
+import type { Hit } from '@dialoga/core';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
+import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { linkToCell } from '../findings/link';
+import { useStateOf } from '../store/store';
+import { colour, font, size, space } from '../theme/tokens';
+import { checker } from '../worker/checker';
+import { useActions, type Action } from './actions';
+import { letGoOfFocus } from './focus';
+import { useKeys } from './keys';
+
+const KIND_WORDS: Record<Hit['kind'] | 'action', string> = {
+  address: 'address',
+  station: 'station',
+  network: 'network',
+  exchange: 'exchange',
+  lane: 'lane',
+  value: 'value',
+  finding: 'finding',
+  action: 'do',
+};
+
+const Box = styled(ComboBox)`
+  width: 100%;
+  input {
+    width: 100%;
+    min-height: 26px;
+    padding: 0 ${space[3]}px;
+    border: 1px solid ${colour.edge};
+    background: ${colour.sheet};
+    color: ${colour.ink};
+  }
+`;
+
+const List = styled(Popover)`
+  width: 620px;
+  max-width: calc(100vw - 32px);
+  border: 1px solid ${colour.edge};
+  background: ${colour.sheet};
+  box-shadow: 0 2px 8px color-mix(in srgb, ${colour.ink} 20%, transparent);
+  > div {
+    max-height: 480px;
+    overflow: auto;
+    outline: none;
+  }
+`;
+
+const Line = styled(ListBoxItem)`
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: ${space[4]}px;
+  align-items: baseline;
+  min-height: 26px;
+  padding: ${space[1]}px ${space[3]}px;
+  cursor: pointer;
+  outline: none;
+  &[data-focused] {
+    background: ${colour.sunk};
+    box-shadow: inset 3px 0 ${colour.focus};
+  }
+  small {
+    color: ${colour.ink2};
+    font-size: ${size.data}px;
+  }
+  code {
+    font: ${size.data}px ${font.code};
+  }
+  > * {
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
+  }
+`;
+
+const Nothing = styled.p`
+  padding: ${space[3]}px;
+  color: ${colour.ink2};
+`;
+
+type Found = { id: string; hit: Hit } | { id: string; action: Action };
+
+/** Ctrl+K: any station, address in any notation, lane, value, finding or action, by a few characters. */
+export function FindBox() {
+  const { project: projectId = '' } = useParams();
+  const navigate = useNavigate();
+  const input = useRef<HTMLInputElement>(null);
+  const project = useStateOf((s) => s.project.project);
+  const ready = useStateOf((s) => s.findings.ready);
+  const actions = useActions();
+  const [query, setQuery] = useState('');
+  const [hits, setHits] = useState<Hit[]>([]);
+
+  useKeys((event) => {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'k') return;
+    event.preventDefault();
+    input.current?.focus();
+    input.current?.select();
+  }, 'also while typing');
+
+  const took = useEffectEvent((asked: string, found: Hit[]) => {
+    if (asked === query) setHits(found);
+  });
+  useEffect(() => {
+    if (query.trim() !== '' && ready)
+      void checker()
+        .find(query)
+        .then((found) => took(query, found));
+  }, [query, ready, project]);
+
+  const asked = query.trim().toLowerCase();
+  const fitting = asked === '' ? [] : actions.filter((a) => a.label.toLowerCase().includes(asked));
+  const found: Found[] =
+    asked === ''
+      ? []
+      : [
+          ...hits.map((hit, i) => ({ id: `hit ${i}`, hit })),
+          ...fitting.map((action) => ({ id: `do ${action.label}`, action })),
+        ];
+
+  function choose(key: unknown) {
+    const one = found.find((f) => f.id === key);
+    setQuery('');
+    if (!one || !project) return;
+    if ('hit' in one || one.action.leads) letGoOfFocus();
+    if ('action' in one) one.action.run();
+    else void navigate(linkToCell(project, projectId, one.hit.cell));
+  }
+
+  return (
+    <Box
+      aria-label="Find"
+      inputValue={query}
+      onInputChange={setQuery}
+      items={found}
+      value={null}
+      onChange={(key) => key !== null && choose(key)}
+      menuTrigger="input"
+      allowsEmptyCollection={asked !== ''}
+    >
+      <Input
+        ref={input}
+        placeholder="Find   Ctrl+K"
+        aria-keyshortcuts="Control+K"
+        onKeyDown={(event) => {
+          // Enter without having gone down the list takes the first of it.
+          if (event.key === 'Enter' && !input.current?.getAttribute('aria-activedescendant')) choose(found[0]?.id);
+        }}
+      />
+      <List offset={2} placement="bottom end">
+        <ListBox
+          renderEmptyState={() => <Nothing>{ready ? `Nothing has “${query.trim()}” in it.` : 'Checking …'}</Nothing>}
+        >
+          {(one: Found) => {
+            const [kind, text, detail] =
+              'hit' in one
+                ? [one.hit.kind, one.hit.text, one.hit.detail]
+                : (['action', one.action.label, one.action.keys] as const);
+            return (
+              <Line id={one.id} textValue={`${text}, ${detail}`}>
+                <small>{KIND_WORDS[kind]}</small>
+                <span dir="auto">{kind === 'address' || kind === 'value' ? <code>{text}</code> : text}</span>
+                <small dir="auto">{detail}</small>
+              </Line>
+            );
+          }}
+        </ListBox>
+      </List>
+    </Box>
+  );
+}

@@ -1,0 +1,136 @@
+import { textOf, type Finding } from '@dialoga/core';
+import { lazy, memo, Suspense, useState } from 'react';
+import styled, { css } from 'styled-components';
+import { usePinned } from '../findings/pinned';
+import { useFindingActions, useFixes, useGoThrough } from '../findings/use-current-finding';
+import { Arrowed } from '../marks/arrowed';
+import { SeverityMark } from '../marks/severity-mark';
+import { useStateOf } from '../store/store';
+import { TextButton } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+import { useKeys } from './keys';
+
+const ExplainFinding = lazy(async () => ({
+  default: (await import('../findings/explain-finding')).ExplainFinding,
+}));
+
+const Line = styled.footer`
+  display: flex;
+  align-items: center;
+  gap: ${space[3]}px;
+  padding: 0 ${space[4]}px;
+  border-top: 1px solid ${colour.edge};
+  background: ${colour.sunk};
+  min-width: 0;
+  strong {
+    font-weight: 600;
+    white-space: nowrap;
+  }
+`;
+
+const Headline = styled.span`
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+`;
+
+/** What is left out first where the window is narrow. */
+const folds = css`
+  @media (max-width: 900px) {
+    display: none;
+  }
+`;
+
+const FixLabel = styled.span`
+  ${folds}
+  flex: 0 1 auto;
+  min-width: 60px;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  color: ${colour.ink2};
+`;
+
+const KeyHint = styled.span`
+  ${folds}
+  color: ${colour.ink2};
+  white-space: nowrap;
+`;
+
+/** At the foot of every screen: one finding, and the keys to show it, fix it and go to the next. */
+export function FindingLine() {
+  const { byKey, order, current, ready } = useStateOf((s) => s.findings);
+  const { fix } = useFindingActions();
+  const go = useGoThrough();
+  const { possible, pinned, pin } = usePinned();
+  const [explaining, setExplaining] = useState(false);
+  const finding = byKey[current ?? order[0] ?? ''];
+  const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
+  const [first] = useFixes(finding);
+
+  useKeys((event) => {
+    const explains = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'i';
+    if (explains && finding && !event.defaultPrevented) {
+      event.preventDefault();
+      setExplaining(true);
+    }
+    if (!event.altKey) return;
+    if (event.key === 'PageDown') go(1);
+    else if (event.key === 'PageUp') go(-1);
+    else if (event.key === 'Enter' && finding) fix(finding);
+    else return;
+    event.preventDefault();
+  });
+
+  if (!finding) {
+    return (
+      <Line aria-label="Findings">{ready ? 'No findings: nothing that was checked disagrees.' : 'Checking …'}</Line>
+    );
+  }
+  return (
+    <Line aria-label="Findings">
+      {explaining && (
+        <Suspense>
+          <ExplainFinding finding={finding} onClose={() => setExplaining(false)} />
+        </Suspense>
+      )}
+      <strong>
+        {at + 1} of {order.length}
+      </strong>
+      <SeverityMark severity={finding.severity} />
+      <Headline dir="auto" title={textOf(finding).headline}>
+        {finding.code} · {textOf(finding).headline}
+      </Headline>
+      {first && (
+        <FixLabel title={first.label}>
+          <Arrowed text={first.label} />
+        </FixLabel>
+      )}
+      <Buttons finding={finding} fixable={first !== undefined} />
+      <KeyHint>Alt+Page Down</KeyHint>
+      {possible && (
+        <TextButton aria-pressed={pinned} onPress={() => pin(!pinned)}>
+          {pinned ? 'Unpin the list' : 'Pin the list'}
+        </TextButton>
+      )}
+    </Line>
+  );
+}
+
+const Buttons = memo(function Buttons({ finding, fixable }: { finding: Finding; fixable: boolean }) {
+  const { show, fix } = useFindingActions();
+  const go = useGoThrough();
+  return (
+    <>
+      <TextButton onPress={() => show(finding)}>Show</TextButton>
+      <TextButton isDisabled={!fixable} onPress={() => fix(finding)} aria-keyshortcuts="Alt+Enter">
+        Fix
+      </TextButton>
+      <TextButton onPress={() => go(1)} aria-keyshortcuts="Alt+PageDown">
+        Next
+      </TextButton>
+    </>
+  );
+});

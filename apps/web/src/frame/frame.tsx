@@ -1,0 +1,120 @@
+import { useEffect } from 'react';
+import { Outlet, useParams } from 'react-router';
+import styled from 'styled-components';
+import { usePinned } from '../findings/pinned';
+import { PinnedList } from '../findings/pinned-list';
+import { redo, undo } from '../store/editing';
+import { openProject } from '../store/opening';
+import { projectSlice } from '../store/project-slice';
+import { send } from '../store/sending';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { Empty } from '../theme/parts';
+import { ConflictDialog } from './conflict-dialog';
+import { FindingLine } from './finding-line';
+import { KeysDialog } from './keys-dialog';
+import { useKeys } from './keys';
+import { Notice } from './notice';
+import { NothingHere } from './nothing-here';
+import { PastLine } from './past-line';
+import { TopBar } from './top-bar';
+import { useDeadLink } from './use-dead-link';
+import { useEvents } from './use-events';
+
+const Screen = styled.div`
+  display: grid;
+  grid-template-rows: 40px minmax(0, 1fr) auto 28px;
+  height: 100%;
+  min-width: 0;
+  @media print {
+    display: block;
+    height: auto;
+    > :not(:has(main)) {
+      display: none;
+    }
+  }
+`;
+
+const Middle = styled.div<{ $pinned: boolean }>`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) ${({ $pinned }) => ($pinned ? '420px' : '')};
+  min-height: 0;
+  @media print {
+    display: block;
+  }
+`;
+
+const Main = styled.main`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: hidden;
+  /* At 200 % on a common screen: the work scrolls sideways under a frame that stays. */
+  @media (max-width: 900px) {
+    overflow-x: auto;
+    > * {
+      min-width: 900px;
+    }
+  }
+  @media print {
+    display: block;
+    overflow: visible;
+  }
+`;
+
+/** What stands around every screen of a project. */
+export function Frame() {
+  const { project: id = '' } = useParams();
+  const dispatch = useAppDispatch();
+  const { status, error, project } = useStateOf((s) => s.project);
+  const name = project?.info.name;
+
+  useEffect(() => {
+    void dispatch(openProject(id));
+    const online = () => void dispatch(send());
+    window.addEventListener('online', online);
+    return () => {
+      window.removeEventListener('online', online);
+      dispatch(projectSlice.actions.closed());
+    };
+  }, [id, dispatch]);
+
+  useEffect(() => {
+    document.title = name ? `${name} · Dialoga` : 'Dialoga';
+  }, [name]);
+
+  useEvents();
+  useDeadLink();
+  const { pinned } = usePinned();
+
+  useKeys((event) => {
+    if (!event.ctrlKey && !event.metaKey) return;
+    const key = event.key.toLowerCase();
+    if (key === 'z' && !event.shiftKey) dispatch(undo());
+    else if (key === 'y' || (key === 'z' && event.shiftKey)) dispatch(redo());
+    else return;
+    event.preventDefault();
+  });
+
+  return (
+    <Screen>
+      <TopBar />
+      <Middle $pinned={pinned}>
+        <Main>
+          <PastLine />
+          {status === 'loading' && (
+            <Empty role="status">
+              <h1>Opening the project …</h1>
+            </Empty>
+          )}
+          {status === 'failed' && <NothingHere what={error ?? 'The project cannot be opened.'} />}
+          {status === 'ready' && <Outlet />}
+        </Main>
+        {pinned && status === 'ready' && <PinnedList />}
+      </Middle>
+      <Notice />
+      <FindingLine />
+      <ConflictDialog />
+      <KeysDialog />
+    </Screen>
+  );
+}

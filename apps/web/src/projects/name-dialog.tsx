@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { Dialog, Heading } from 'react-aria-components';
+import styled from 'styled-components';
+import { Overlay, Panel } from '../frame/overlay';
+import { BoxButton, Input } from '../theme/parts';
+import { space } from '../theme/tokens';
+
+const Form = styled.form`
+  display: grid;
+  gap: ${space[4]}px;
+  div {
+    display: flex;
+    gap: ${space[4]}px;
+  }
+`;
+
+interface Props {
+  title: string;
+  text?: string;
+  /** of the field */
+  label: string;
+  initial: string;
+  action: string;
+  /** rejects with the sentence to show */
+  onName: (name: string) => Promise<unknown>;
+  onClose: (done: boolean) => void;
+}
+
+/** Asks for a name: a new one, or the one that confirms. What the server refuses is shown beside what was typed. */
+export function NameDialog({ title, text, label, initial, action, onName, onClose }: Props) {
+  const [name, setName] = useState(initial);
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = () =>
+    onName(name)
+      .then(() => onClose(true))
+      .catch((error: Error) => setProblem(error.message));
+  return (
+    <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose(false)}>
+      <Panel>
+        <Dialog>
+          <Heading slot="title" level={2}>
+            {title}
+          </Heading>
+          <Form
+            onSubmit={(event) => {
+              event.preventDefault();
+              void submit();
+            }}
+          >
+            {text && <p>{text}</p>}
+            <Input autoFocus aria-label={label} value={name} onChange={(e) => setName(e.target.value)} />
+            {problem && <p role="alert">{problem}</p>}
+            <div>
+              <BoxButton type="submit">{action}</BoxButton>
+              <BoxButton onPress={() => onClose(false)}>Leave it</BoxButton>
+            </div>
+          </Form>
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}

@@ -1,0 +1,238 @@
+import { problemSentence } from '@dialoga/core';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { api, ApiError, type ProjectSummary } from '../api/client';
+import { Counts } from '../marks/counts';
+import { BoxButton, Empty, Input, PageTitle, Section, TextButton } from '../theme/parts';
+import { colour, font, space } from '../theme/tokens';
+import { formatWhen } from '../words/when';
+import { JobDialog } from './job-dialog';
+import { NameDialog } from './name-dialog';
+
+const Page = styled.main`
+  height: 100%;
+  overflow: auto;
+`;
+
+const List = styled.ul`
+  max-width: 980px;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 170px 130px auto;
+    gap: ${space[5]}px;
+    align-items: center;
+    min-height: 36px;
+    border-bottom: 1px solid ${colour.hairline};
+  }
+  a {
+    font: 600 16px/1.4 ${font.serif};
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
+
+const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space[4]}px;
+  align-items: center;
+  margin: ${space[5]}px 0;
+  form {
+    display: flex;
+    gap: ${space[3]}px;
+  }
+  input[type='text'] {
+    width: 260px;
+  }
+`;
+
+const Problems = styled.div`
+  max-width: 980px;
+  padding: ${space[3]}px ${space[4]}px;
+  border-left: 4px solid ${colour.differs};
+  background: ${colour.sheet};
+  li {
+    font-family: ${font.code};
+    font-size: 12px;
+    overflow-wrap: anywhere;
+  }
+`;
+
+const DEMO = 'Kestrel Quay cold store';
+
+/** The demo as it was, where a copy stands that nobody has edited; else a fresh copy. */
+async function openDemo(projects: readonly ProjectSummary[]): Promise<ProjectSummary> {
+  return projects.find((p) => p.name === DEMO && p.revision === 0) ?? api.demo('kestrel-quay');
+}
+
+/** All projects of this server: open, begin, bring in, delete. */
+export function ProjectsPage() {
+  const navigate = useNavigate();
+  const [projects, setProjects] = useState<ProjectSummary[] | null>(null);
+  const [problem, setProblem] = useState<{ message: string; lines: string[] } | null>(null);
+  const [loads, setLoads] = useState(0);
+  const [name, setName] = useState('');
+  const [deleting, setDeleting] = useState<ProjectSummary | null>(null);
+  const [copying, setCopying] = useState<ProjectSummary | null>(null);
+  const [job, setJob] = useState<{ title: string; start: () => Promise<{ job: string }> } | null>(null);
+  const [renaming, setRenaming] = useState<ProjectSummary | null>(null);
+
+  const failed = (error: unknown) => {
+    const lines = error instanceof ApiError ? error.problems.slice(0, 20).map(problemSentence) : [];
+    setProblem({ message: error instanceof Error ? error.message : String(error), lines });
+  };
+
+  const load = useEffectEvent(() =>
+    api
+      .list()
+      .then(async (list) => {
+        setProjects(list);
+        for (const p of list.filter((x) => x.tally === null)) {
+          const counted = await api.tally(p.id);
+          setProjects((known) => known?.map((k) => (k.id === counted.id ? counted : k)) ?? null);
+        }
+      })
+      .catch(failed),
+  );
+
+  useEffect(() => {
+    document.title = 'Projects · Dialoga';
+    void load();
+  }, [loads]);
+
+  const opened = (summary: Promise<ProjectSummary>) =>
+    summary.then((p) => navigate(`/p/${p.id}/exchanges`)).catch(failed);
+
+  return (
+    <Page>
+      <PageTitle>
+        <h1>Dialoga</h1>
+        <p>Both ends of every data exchange, side by side and checked.</p>
+      </PageTitle>
+      <Section>
+        <h2>Projects</h2>
+        {projects === null && !problem && <Empty role="status">Asking the server …</Empty>}
+        {projects?.length === 0 && (
+          <Empty>
+            No project yet. Begin one, bring in a project file, or open the demo: a cold store with three faults.
+          </Empty>
+        )}
+        <List>
+          {projects?.map((p) => (
+            <li key={p.id}>
+              <Link to={`/p/${p.id}/exchanges`} title={p.name} dir="auto">
+                {p.name || 'Project without a name'}
+              </Link>
+              <span>changed {formatWhen(p.changed)}</span>
+              {p.tally ? <Counts tally={p.tally} all /> : <span>checking …</span>}
+              <span>
+                <a href={api.fileAddress(p.id)} download style={{ font: 'inherit' }}>
+                  Save as file
+                </a>
+                <TextButton aria-label={`Rename ${p.name}`} onPress={() => setRenaming(p)}>
+                  Rename
+                </TextButton>
+                <TextButton aria-label={`Copy ${p.name}`} onPress={() => setCopying(p)}>
+                  Copy
+                </TextButton>
+                <TextButton aria-label={`Delete ${p.name}`} onPress={() => setDeleting(p)}>
+                  Delete
+                </TextButton>
+              </span>
+            </li>
+          ))}
+        </List>
+        <Actions>
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (name.trim()) void opened(api.create(name));
+              else setProblem({ message: 'A project needs a name: type one beside “New project”.', lines: [] });
+            }}
+          >
+            <Input
+              type="text"
+              aria-label="Name of the new project"
+              placeholder="name"
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+            />
+            <BoxButton type="submit">New project</BoxButton>
+          </form>
+          <BoxButton onPress={() => void opened(openDemo(projects ?? []))}>Open the demo</BoxButton>
+          <FileTrigger
+            acceptedFileTypes={['.json']}
+            onSelect={(files) => {
+              const file = files?.[0];
+              if (file) setJob({ title: `Bringing in ${file.name}`, start: () => api.importFile(file) });
+            }}
+          >
+            <BoxButton>Bring in a project file</BoxButton>
+          </FileTrigger>
+        </Actions>
+        {problem && (
+          <Problems role="alert">
+            <p>{problem.message}</p>
+            <ul>
+              {problem.lines.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+          </Problems>
+        )}
+      </Section>
+      {renaming && (
+        <NameDialog
+          title={`Rename ${renaming.name}`}
+          label="New name"
+          initial={renaming.name}
+          action="Rename"
+          onName={(typed) => api.rename(renaming.id, typed)}
+          onClose={(done) => {
+            setRenaming(null);
+            if (done) setLoads((n) => n + 1);
+          }}
+        />
+      )}
+      {copying && (
+        <NameDialog
+          title={`Copy ${copying.name}`}
+          text="The copy has everything as it stands now; its history begins anew."
+          label="Name of the copy"
+          initial={`${copying.name}, copy`}
+          action="Copy"
+          onName={async (typed) => {
+            const { id } = copying;
+            setJob({ title: `Copying ${copying.name}`, start: () => api.copy(id, typed) });
+          }}
+          onClose={() => setCopying(null)}
+        />
+      )}
+      {job && (
+        <JobDialog
+          title={job.title}
+          start={job.start}
+          onDone={(project) => void navigate(`/p/${project}/exchanges`)}
+          onClose={() => setJob(null)}
+        />
+      )}
+      {deleting && (
+        <NameDialog
+          title={`Delete ${deleting.name}`}
+          text="The project and its history go for good. Type its name to delete it."
+          label="Name of the project"
+          initial=""
+          action="Delete"
+          onName={(typed) => api.remove(deleting.id, typed)}
+          onClose={(done) => {
+            setDeleting(null);
+            if (done) setLoads((n) => n + 1);
+          }}
+        />
+      )}
+    </Page>
+  );
+}

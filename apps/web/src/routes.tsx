@@ -1,0 +1,45 @@
+import { createBrowserRouter } from 'react-router';
+import { Broken } from './frame/broken';
+import { NothingHere } from './frame/nothing-here';
+import { Frame } from './frame/frame';
+import { ProjectsPage } from './projects/projects-page';
+
+/** Every address of the application; what a link can name. */
+export const router = createBrowserRouter([
+  { path: '/', Component: ProjectsPage, ErrorBoundary: Broken },
+  {
+    path: '/p/:project',
+    Component: Frame,
+    ErrorBoundary: Broken,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./exchanges/exchanges-page')).ExchangesPage }) },
+      { path: 'overview', lazy: async () => ({ Component: (await import('./overview/overview-page')).OverviewPage }) },
+      { path: 'stations', lazy: async () => ({ Component: (await import('./stations/stations-page')).StationsPage }) },
+      {
+        path: 'stations/:station',
+        lazy: async () => ({ Component: (await import('./stations/station-page')).StationPage }),
+      },
+      {
+        path: 'exchanges',
+        lazy: async () => ({ Component: (await import('./exchanges/exchanges-page')).ExchangesPage }),
+      },
+      {
+        path: 'exchanges/:exchange',
+        lazy: async () => ({ Component: (await import('./exchanges/sheet-page')).SheetPage }),
+      },
+      {
+        path: 'exchanges/:exchange/print',
+        lazy: async () => ({ Component: (await import('./exchanges/print-page')).PrintPage }),
+      },
+      { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
+      { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },
+      {
+        path: 'history/:from/:to',
+        lazy: async () => ({ Component: (await import('./history/compare-page')).ComparePage }),
+      },
+      { path: '*', Component: () => <NothingHere /> },
+    ],
+  },
+  { path: '*', Component: () => <Broken /> },
+]);

@@ -1,0 +1,99 @@
+import {
+  AREA_KINDS,
+  childrenOf,
+  dropWithDependents,
+  editArea,
+  formatSpan,
+  memoryOf,
+  newArea,
+  newView,
+  orderAfter,
+  OWN_WRITERS,
+  put,
+  WORD_BITS,
+  type Area,
+  type AreaColumn,
+} from '@dialoga/core';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly AreaColumn[] = ['name', 'kind', 'wordBits', 'words', 'writers'];
+const SHOWN: Shown = { kind: 'area', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'name', title: 'Area', fills: 'series', track: 'minmax(140px, 1fr)' },
+  { id: 'kind', title: 'Kind', track: '150px' },
+  { id: 'wordBits', title: 'Bits a word', track: '90px', right: true },
+  { id: 'words', title: 'Words', track: '90px', right: true },
+  { id: 'writers', title: 'Written also by', track: 'minmax(160px, 1fr)' },
+  { id: 'range', title: 'Addresses', track: 'minmax(180px, 1fr)' },
+];
+
+/** The addressable memory of a station. */
+export function AreasGrid({ station }: { station: string }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const wrong = useWrongCells('area');
+  const commit = useEdits();
+  const areas = childrenOf(project, 'area', station);
+  const rowFor = (area: Area) => {
+    const memory = memoryOf(project, area.id);
+    const range =
+      memory && memory.views.length > 0
+        ? formatSpan(memory, { start: 0, end: memory.bits })
+        : 'no notation yet; add a view below';
+    return {
+      id: area.id,
+      height: 26,
+      cells: [
+        { text: area.name, editable: true, differs: wrong(area.id, 'name') },
+        { text: area.kind, editable: true, options: AREA_KINDS },
+        { text: String(area.wordBits), editable: true, right: true, options: WORD_BITS.map(String) },
+        { text: String(area.words), editable: true, right: true },
+        {
+          text: area.writers.join(', '),
+          show: area.writers.join(', ') || 'exchanges only',
+          editable: true,
+          options: OWN_WRITERS,
+        },
+        { text: range, mono: memory !== null && memory.views.length > 0, muted: true },
+      ],
+    };
+  };
+  const link = useGridLink(SHOWN);
+
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() === '') return;
+      const area = newArea(newId(), orderAfter(areas), station, first.text.trim());
+      const profile = project.get('station', station)?.profile;
+      const known = Object.values((profile && project.get('profile', profile)?.views) || {});
+      if (!known.some((view) => view.areaKind === area.kind)) area.views = { [newId()]: newView(10, 'iec elements') };
+      commit(`New area ${area.name}`, [{ changes: [put('area', area)], problem: null }]);
+      return;
+    }
+    commit(
+      'Edit area',
+      edits.flatMap(({ row, column, text }) => {
+        const area = project.get('area', row);
+        const field = FIELDS[column];
+        return area && field ? [editArea(area, field, text)] : [];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Areas"
+      columns={COLUMNS}
+      rows={[...areas.map(rowFor), newRow(COLUMNS.length, 0, 'new area')]}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(id) => commit('Delete area', [{ changes: dropWithDependents(project, 'area', id), problem: null }])}
+    />
+  );
+}

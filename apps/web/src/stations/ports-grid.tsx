@@ -1,0 +1,112 @@
+import {
+  childrenOf,
+  dropWithDependents,
+  editPort,
+  inOrder,
+  newPort,
+  orderAfter,
+  PURPOSES,
+  put,
+  type Port,
+  type PortColumn,
+} from '@dialoga/core';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly PortColumn[] = [
+  'name',
+  'network',
+  'address',
+  'mask',
+  'gateway',
+  'purpose',
+  'tcpPort',
+  'unit',
+  'former',
+];
+const SHOWN: Shown = { kind: 'port', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'name', title: 'Port', fills: 'series', track: 'minmax(150px, 1fr)' },
+  { id: 'network', title: 'Network', track: 'minmax(110px, 1fr)' },
+  { id: 'address', title: 'Address', fills: 'series', track: '130px' },
+  { id: 'mask', title: 'Mask', track: '130px' },
+  { id: 'gateway', title: 'Gateway', track: '120px' },
+  { id: 'purpose', title: 'Purpose', track: '96px' },
+  { id: 'tcpPort', title: 'Modbus TCP port', track: '112px', right: true },
+  { id: 'unit', title: 'Unit', track: '60px', right: true },
+  { id: 'former', title: 'Former addresses', track: 'minmax(130px, 1fr)' },
+];
+
+/** How a station is wired. */
+export function PortsGrid({ station }: { station: string }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const wrong = useWrongCells('port');
+  const commit = useEdits();
+  const networks = inOrder(project, 'network').map((n) => n.name);
+  const ports = childrenOf(project, 'port', station);
+  const rowFor = (port: Port) => {
+    const cell = (field: PortColumn, text: string, more: Partial<GridCell> = {}): GridCell => ({
+      text,
+      editable: true,
+      differs: wrong(port.id, field),
+      ...more,
+    });
+    return {
+      id: port.id,
+      height: 26,
+      cells: [
+        cell('name', port.name),
+        cell('network', port.network ? (project.get('network', port.network)?.name ?? '') : '', { options: networks }),
+        cell('address', port.address, { mono: true }),
+        cell('mask', port.mask, { mono: true }),
+        cell('gateway', port.gateway, { mono: true }),
+        cell('purpose', port.purpose, { options: PURPOSES }),
+        cell('tcpPort', String(port.listens['modbus-tcp']?.tcpPort ?? ''), {
+          mono: true,
+          right: true,
+          show: port.listens['modbus-tcp']?.tcpPort ?? '502, default',
+        }),
+        cell('unit', port.unit === null ? '' : String(port.unit), { mono: true, right: true }),
+        cell('former', port.former.join(', '), { mono: true }),
+      ],
+    };
+  };
+  const rows = [...ports.map(rowFor), newRow(COLUMNS.length, 0, 'new port')];
+  const link = useGridLink(SHOWN);
+
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() === '') return;
+      const port = {
+        ...newPort(newId(), orderAfter(ports), station, inOrder(project, 'network')[0]?.id ?? null),
+        name: first.text.trim(),
+      };
+      commit('New port', [{ changes: [put('port', port)], problem: null }]);
+      return;
+    }
+    commit(
+      'Edit port',
+      edits.flatMap(({ row, column, text }) => {
+        const port = project.get('port', row);
+        return port ? [editPort(project, port, FIELDS[column]!, text, newId)] : [];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Ports"
+      columns={COLUMNS}
+      rows={rows}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(id) => commit('Delete port', [{ changes: dropWithDependents(project, 'port', id), problem: null }])}
+    />
+  );
+}

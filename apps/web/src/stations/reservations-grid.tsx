@@ -1,0 +1,95 @@
+import {
+  childrenOf,
+  editReservation,
+  entriesInOrder,
+  formatBits,
+  memoryOf,
+  refused,
+  set,
+  spanAddresses,
+  type ReservationColumn,
+} from '@dialoga/core';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly (ReservationColumn | null)[] = [null, 'from', 'length', 'owner', 'reason'];
+const SHOWN: Shown = { kind: 'area', list: 'reservations', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'area', title: 'Area', track: 'minmax(90px, 1fr)' },
+  { id: 'from', title: 'From', track: '80px' },
+  { id: 'length', title: 'Length', track: '80px', right: true },
+  { id: 'owner', title: 'Taken by', track: 'minmax(110px, 1fr)' },
+  { id: 'reason', title: 'Reason', track: 'minmax(120px, 1.4fr)' },
+];
+
+/** Parts of areas that something else takes. */
+export function ReservationsGrid({ station }: { station: string }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const areas = childrenOf(project, 'area', station);
+  const rows: GridRow[] = areas.flatMap((area) => {
+    const memory = memoryOf(project, area.id);
+    return entriesInOrder(area.reservations).map(([id, r]) => ({
+      id: `${area.id} ${id}`,
+      height: 26,
+      cells: [
+        { text: area.name, muted: true },
+        {
+          text: memory ? spanAddresses(memory, { start: r.start, end: r.start + r.length }).first : '',
+          editable: true,
+          mono: true,
+        },
+        { text: formatBits(r.length, area.wordBits), editable: true, right: true, mono: true },
+        { text: r.owner, editable: true },
+        { text: r.reason ?? '', editable: true },
+      ],
+    }));
+  });
+  if (areas.length > 0) {
+    const fresh = newRow(COLUMNS.length, 0, 'new: area');
+    rows.push({ ...fresh, cells: fresh.cells.map((c) => c && { ...c, options: areas.map((a) => a.name) }) });
+  }
+  const link = useGridLink(SHOWN);
+
+  function onEdit(edits: CellEdit[]) {
+    commit(
+      'Edit reserved range',
+      edits.flatMap(({ row, column, text }) => {
+        if (row === 'new') {
+          const area = areas.find((a) => a.name.toLowerCase() === text.trim().toLowerCase());
+          if (text.trim() === '') return [];
+          const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
+          if (!area) return [refused({ found: `“${text}” is no area`, expected })];
+          return [editReservation(project, area, newId(), 'owner', '')];
+        }
+        const [areaId = '', id = ''] = row.split(' ');
+        const area = project.get('area', areaId);
+        const field = FIELDS[column];
+        return area && field ? [editReservation(project, area, id, field, text)] : [];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Reserved ranges"
+      columns={COLUMNS}
+      rows={rows}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(row) => {
+        const [areaId = '', id = ''] = row.split(' ');
+        const area = project.get('area', areaId);
+        if (area?.reservations[id]) {
+          commit('Delete reserved range', [
+            { changes: [set('area', area, ['reservations', id], undefined)], problem: null },
+          ]);
+        }
+      }}
+    />
+  );
+}

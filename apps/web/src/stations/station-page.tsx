@@ -1,0 +1,120 @@
+import { childrenOf, tallyOf } from '@dialoga/core';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { NothingHere } from '../frame/nothing-here';
+import { Counts } from '../marks/counts';
+import { useCounting } from '../store/checked';
+import { useStateOf } from '../store/store';
+import { PageTitle, Section, SectionHead } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+import { AreasGrid } from './areas-grid';
+import { LayoutSection } from './layout-section';
+import { OccupancySection } from './occupancy-section';
+import { PortsGrid } from './ports-grid';
+import { ReservationsGrid } from './reservations-grid';
+import { ViewsGrid } from './views-grid';
+
+const Scroll = styled.div`
+  overflow: auto;
+  min-height: 0;
+  flex: 1;
+`;
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  border-top: 1px solid ${colour.hairline};
+`;
+
+const Touching = styled.ul`
+  li {
+    display: flex;
+    gap: ${space[5]}px;
+    padding: ${space[2]}px 0;
+    border-bottom: 1px solid ${colour.hairline};
+  }
+`;
+
+/** One station: how it is wired, what memory it has and how that is written down, and what touches it. */
+export function StationPage() {
+  const { project: projectId = '', station: id = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const counting = useCounting();
+  const station = project.get('station', id);
+  if (!station) {
+    return (
+      <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/stations`, label: 'All stations' }} />
+    );
+  }
+  const touching = counting.filter((f) => f.parties.some((p) => p.station === id));
+  const exchanges = [...new Set(childrenOf(project, 'end', id).map((e) => e.exchange))].flatMap(
+    (e) => project.get('exchange', e) ?? [],
+  );
+  const profile = station.profile ? project.get('profile', station.profile) : undefined;
+  return (
+    <>
+      <PageTitle>
+        <h1 dir="auto">{station.name || 'Station without a name'}</h1>
+        <p>
+          {station.roles.join(', ') || 'no role yet'}, {station.party === 'own' ? 'own party' : 'outside party'}
+          {station.supplier ? `, ${station.supplier}` : ''}
+        </p>
+        <span style={{ marginLeft: 'auto' }}>
+          touch it: <Counts tally={tallyOf(touching)} all />
+        </span>
+      </PageTitle>
+      <Scroll>
+        <Section aria-label="Ports">
+          <SectionHead>
+            <h2>Ports</h2>
+            <p>an address with its mask: 10.48.10.11/24</p>
+          </SectionHead>
+          <PortsGrid station={id} />
+        </Section>
+        <Section aria-label="Areas">
+          <SectionHead>
+            <h2>Areas</h2>
+            <p>what is addressable, and who besides the exchanges puts data there</p>
+          </SectionHead>
+          <AreasGrid station={id} />
+        </Section>
+        <Section aria-label="Who uses what">
+          <OccupancySection station={id} />
+        </Section>
+        <Section aria-label="Views">
+          <SectionHead>
+            <h2>Views</h2>
+            <p>
+              how addresses of each area are written{profile ? `; those of “${profile.name}” are its profile’s` : ''}
+            </p>
+          </SectionHead>
+          <ViewsGrid station={id} />
+        </Section>
+        <Columns>
+          <Section aria-label="Layout rule">
+            <LayoutSection station={station} />
+          </Section>
+          <Section aria-label="Reserved ranges">
+            <SectionHead>
+              <h2>Reserved ranges</h2>
+              <p>taken by something else</p>
+            </SectionHead>
+            <ReservationsGrid station={id} />
+          </Section>
+        </Columns>
+        <Section aria-label="Exchanges that touch it">
+          <h2>Exchanges that touch it</h2>
+          {exchanges.length === 0 && <p>none yet</p>}
+          <Touching>
+            {exchanges.map((e) => (
+              <li key={e.id}>
+                <Link to={`/p/${projectId}/exchanges/${e.id}`}>{e.name || 'exchange without a name'}</Link>
+                <Counts tally={tallyOf(touching.filter((f) => f.about.id === e.id))} />
+              </li>
+            ))}
+          </Touching>
+        </Section>
+      </Scroll>
+    </>
+  );
+}

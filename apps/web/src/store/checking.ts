@@ -1,0 +1,38 @@
+import type { ChangeSet } from '@dialoga/core';
+import { checker } from '../worker/checker';
+import { findingsSlice } from './findings-slice';
+import type { Thunk } from './store';
+
+const { checked } = findingsSlice.actions;
+
+/** Has an edit checked, and takes in what that changes: slice by slice where it is much. */
+export function check(set: ChangeSet): Thunk {
+  return (dispatch, getState) => {
+    const { id } = getState().project;
+    void checker()
+      .edit(set)
+      .then((first) => {
+        if (getState().project.id !== id) return;
+        dispatch(checked(first));
+        dispatch(checkRest());
+      });
+  };
+}
+
+let asking = false;
+
+/** Asks for what still waits, one slice after the other, so that the page is free between them. */
+export function checkRest(): Thunk {
+  return (dispatch, getState) => {
+    if (asking || getState().findings.left === 0) return;
+    asking = true;
+    const { id } = getState().project;
+    void checker()
+      .more()
+      .finally(() => (asking = false))
+      .then((next) => {
+        if (next && getState().project.id === id) dispatch(checked(next));
+        dispatch(checkRest());
+      });
+  };
+}

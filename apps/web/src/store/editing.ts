@@ -1,0 +1,60 @@
+import { apply, invert, type Change, type ChangeSet } from '@dialoga/core';
+import { check } from './checking';
+import { keepEdits } from './kept-edits';
+import { newId } from './new-id';
+import { projectSlice } from './project-slice';
+import { send } from './sending';
+import type { Thunk } from './store';
+
+const { edited, noticed } = projectSlice.actions;
+
+/** One undoable step. Gives the sentence of the refusal where the core refuses it. */
+export function edit(label: string, changes: readonly Change[]): Thunk<string | null> {
+  return (dispatch) => (changes.length === 0 ? null : dispatch(commit({ id: newId(), label, changes }, 'edit')));
+}
+
+export function undo(): Thunk {
+  return (dispatch, getState) => {
+    const last = getState().project.undo.at(-1);
+    if (last) dispatch(commit(invert(last, newId(), last.label), 'undo'));
+  };
+}
+
+export function redo(): Thunk {
+  return (dispatch, getState) => {
+    const last = getState().project.redo.at(-1);
+    if (last) dispatch(commit(invert(last, newId(), last.label), 'redo'));
+  };
+}
+
+function commit(set: ChangeSet, as: 'edit' | 'undo' | 'redo'): Thunk<string | null> {
+  return (dispatch, getState) => {
+    const { project, id, past } = getState().project;
+    if (!project || !id) return null;
+    const refuse = (sentence: string) => {
+      dispatch(noticed(sentence));
+      return sentence;
+    };
+    if (past !== null) {
+      return refuse(`This is revision ${past} as it was: it cannot be edited. Restore it, or go to the newest.`);
+    }
+    const applied = apply(project, set);
+    if (!applied.ok) return refuse(applied.refusal.sentence);
+    dispatch(edited({ project: project.with(applied.entities), set, as }));
+    dispatch(keep());
+    dispatch(check(set));
+    void dispatch(send());
+    return null;
+  };
+}
+
+/** Keeps in the browser what the server has not acknowledged. */
+export function keep(): Thunk {
+  return (dispatch, getState) => {
+    const { id, aside, pending } = getState().project;
+    if (!id || keepEdits(id, [...aside.map((a) => a.set), ...pending])) return;
+    dispatch(
+      noticed('The browser has no room to keep this edit over a reload; leave the window open until it is sent.'),
+    );
+  };
+}

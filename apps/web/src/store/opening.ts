@@ -1,0 +1,64 @@
+import { overlapsPaths, type ChangeSet } from '@dialoga/core';
+import { api, ApiError } from '../api/client';
+import { openInChecker } from '../worker/checker';
+import { findingsSlice } from './findings-slice';
+import { keepEdits, keptEdits } from './kept-edits';
+import { placeOf } from './place';
+import { projectFromBytes } from './opened';
+import { projectSlice, type Aside } from './project-slice';
+import type { Thunk } from './store';
+
+const { opening, opened, openFailed, noticed, setAside } = projectSlice.actions;
+const { cleared, reopened } = findingsSlice.actions;
+
+/**
+ * Opens what an address names: a project, or one of its past revisions. First what is still unsent from before, then
+ * the project, then its check.
+ */
+export function openProject(address: string): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const { id, revision } = placeOf(address);
+    dispatch(opening({ id, past: revision }));
+    dispatch(cleared());
+    const stale = () => getState().project.id !== id || getState().project.past !== revision;
+    try {
+      const left = revision === null ? await sendKept(id) : { aside: [], refused: null };
+      const bytes = revision === null ? await api.open(id) : await api.revision(id, revision);
+      if (stale()) return;
+      dispatch(opened(projectFromBytes(bytes)));
+      if (left.aside.length > 0) dispatch(setAside(left.aside));
+      if (left.refused) dispatch(noticed(left.refused));
+      const checked = await openInChecker(bytes);
+      if (!stale()) dispatch(reopened(checked));
+    } catch (error) {
+      if (!stale()) dispatch(openFailed(error instanceof Error ? error.message : String(error)));
+    }
+  };
+}
+
+/** Sends what windows have kept, in order. Sent twice counts once, so another open window's edits do no harm. */
+async function sendKept(id: string): Promise<{ aside: Aside[]; refused: string | null }> {
+  const aside: Aside[] = [];
+  let refused: string | null = null;
+  for (const { sets, forget } of keptEdits(id)) {
+    for (const set of sets) {
+      if (aside.some((a) => overlapsPaths(set, a.set))) {
+        aside.push({ set, refusal: null });
+        continue;
+      }
+      try {
+        await api.commit(id, set);
+      } catch (error) {
+        if (!(error instanceof ApiError) || error.status >= 500 || error.status === 429) throw error;
+        if (error.refusal) aside.push({ set, refusal: error.refusal });
+        else refused = `“${set.label}” was refused: ${error.message}`;
+      }
+    }
+    keepEdits(
+      id,
+      aside.map((a): ChangeSet => a.set),
+    );
+    forget();
+  }
+  return { aside, refused };
+}

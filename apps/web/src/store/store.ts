@@ -1,0 +1,22 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { findingsSlice } from './findings-slice';
+import { projectSlice } from './project-slice';
+
+/** The development checks that walk the whole state leave the project out: it is immutable and large. */
+const largePaths = ['project.project', 'project.pending', 'project.undo', 'project.redo', 'project.aside', 'findings'];
+
+export const store = configureStore({
+  reducer: { project: projectSlice.reducer, findings: findingsSlice.reducer },
+  middleware: (defaults) =>
+    defaults({
+      serializableCheck: { ignoredPaths: largePaths, ignoreActions: true },
+      immutableCheck: { ignoredPaths: largePaths },
+    }),
+});
+
+export type State = ReturnType<typeof store.getState>;
+export type Dispatch = typeof store.dispatch;
+export const useStateOf = useSelector.withTypes<State>();
+export const useAppDispatch = useDispatch.withTypes<Dispatch>();
+export type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;

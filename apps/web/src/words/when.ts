@@ -1,0 +1,9 @@
+/** A time of the server, as people read it: `25 Nov 2026, 08:39`. */
+export const formatWhen = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  });

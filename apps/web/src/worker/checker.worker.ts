@@ -1,0 +1,98 @@
+import {
+  acceptancesOf,
+  apply,
+  CheckEngine,
+  find,
+  compareRevisions,
+  counting,
+  inOrderOfWork,
+  overviewOf,
+  stripOf,
+  type Accepted,
+  type ChangeSet,
+  type CheckChange,
+  type Compared,
+  type Finding,
+  type Hit,
+  type LaneResult,
+  type Overview,
+  type Project,
+  type Strip,
+} from '@dialoga/core';
+import { expose } from 'comlink';
+import { projectFromBytes } from '../store/opened';
+
+/** What the page is told after opening or an edit. */
+export interface Checked {
+  findings: [string, Finding | null][];
+  lanes: [string, LaneResult | null][];
+  /** keys of the findings that count, in the order of the work */
+  order: string[];
+  /** Doubts that somebody accepted, by key; those that lapsed count all the same */
+  accepted: [string, Accepted][];
+  /** how much still waits to be checked; the rest is asked for slice by slice */
+  left: number;
+}
+
+/** A slice is over after so long, or with so many changes, whichever comes first: the page takes each in without a hitch. */
+const FIRST_SLICE_MS = 25;
+const NEXT_SLICE_MS = 80;
+const SLICE_CHANGES = 200;
+
+const slice = (ms: number) => {
+  const end = performance.now() + ms;
+  return (changed: number) => changed >= SLICE_CHANGES || performance.now() > end;
+};
+
+let project: Project | null = null;
+let engine: CheckEngine | null = null;
+
+function told(change: CheckChange): Checked {
+  const order = inOrderOfWork(counting(engine!.findings, project!), project!).map((f) => f.key);
+  const accepted = [...acceptancesOf(engine!.findings, project!)];
+  return { findings: [...change.findings], lanes: [...change.lanes], order, accepted, left: engine!.waiting };
+}
+
+/** Runs every check off the page. It is given the project's bytes once, and change sets afterwards. */
+const checker = {
+  open(bytes: ArrayBuffer): Checked {
+    project = projectFromBytes(bytes).project;
+    engine = new CheckEngine(project);
+    // The names are made ready for the find box once the page has its answer.
+    setTimeout(() => checker.find('ready'), 0);
+    return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) });
+  },
+  edit(set: ChangeSet): Checked {
+    if (!project || !engine) throw new Error('no project is open');
+    const applied = apply(project, set);
+    if (!applied.ok) throw new Error(applied.refusal.sentence);
+    project = project.with(applied.entities);
+    engine.edit(project, applied.entities);
+    return told(engine.advance(slice(FIRST_SLICE_MS)));
+  },
+  /** The next slice of what waits. */
+  more(): Checked | null {
+    return engine && told(engine.advance(slice(NEXT_SLICE_MS)));
+  },
+  strips(areas: readonly string[]): Strip[] {
+    if (!project || !engine) return [];
+    return areas.flatMap((area) => stripOf(project!, area, engine!.usesIn(area)) ?? []);
+  },
+  overview(): Overview | null {
+    if (!project || !engine) return null;
+    const lanes = engine.laneResults;
+    const findings = inOrderOfWork(counting(engine.findings, project), project);
+    return overviewOf(project, (lane) => lanes.get(lane)?.verdict, findings);
+  },
+  find(query: string): Hit[] {
+    if (!project || !engine) return [];
+    const { findings } = engine;
+    return find({ project, findings: findings.values(), usesIn: (area) => engine!.usesIn(area) }, query);
+  },
+  compare(before: ArrayBuffer, after: ArrayBuffer): Compared {
+    return compareRevisions(projectFromBytes(before).project, projectFromBytes(after).project);
+  },
+};
+
+export type Checker = typeof checker;
+expose(checker);
