@@ -1,0 +1,73 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, expectTally, test } from './app';
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no violations on any view, ${theme} theme`, async ({ page, app }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: theme });
+    const demo = await app.demo();
+    await app.change(demo, {
+      id: 'renamed',
+      label: 'Rename a lane',
+      changes: [{ kind: 'claim', id: 'status-plant', path: ['name'], before: 'Skid status', after: 'Status' }],
+    });
+    const empty = await app.create('Empty');
+    const views = [
+      '/',
+      `/p/${demo}/overview`,
+      `/p/${demo}/exchanges`,
+      `/p/${demo}/exchanges/duty?at=claim:pressures-plant:items:pressures-a:name`,
+      `/p/${demo}/exchanges/duty?zoom=setpoints`,
+      `/p/${demo}/exchanges/duty?zoom=setpoints:setpoints-a&left=duty-skid`,
+      `/p/${demo}/exchanges/duty/print`,
+      `/p/${demo}/stations`,
+      `/p/${demo}/stations/skidctl`,
+      `/p/${demo}/findings`,
+      `/p/${demo}/history`,
+      `/p/${demo}@1/exchanges`,
+      `/p/${demo}/history/0/newest`,
+      `/p/${empty}/overview`,
+      `/p/${empty}/exchanges`,
+      `/p/${empty}/stations`,
+      `/p/${demo}/stations/nobody`,
+      '/nowhere',
+    ];
+    for (const view of views) {
+      await page.goto(app.url + view);
+      await expect(page.locator('main')).toBeVisible();
+      if (view.startsWith('/p/')) await expectTally(page, view.includes(demo) ? 3 : 0, 0);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => [view, v.id, v.nodes.map((n) => n.html.slice(0, 160))])).toEqual([]);
+    }
+  });
+}
+
+test('no violations in the dialogs and beside the work', async ({ page, app }) => {
+  const demo = await app.demo();
+  const check = async () => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((v) => [v.id, v.nodes.map((n) => n.html.slice(0, 160))])).toEqual([]);
+  };
+  await page.goto(`${app.url}/p/${demo}/exchanges`);
+  await page.getByRole('button', { name: 'New exchange' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await check();
+  await page.goto(`${app.url}/p/${demo}/exchanges/duty?at=claim:pressures-plant:length`);
+  await expectTally(page, 3, 0);
+  for (const open of [
+    () => page.getByRole('button', { name: 'Mirror' }).click(),
+    () => page.getByRole('button', { name: 'Shift' }).click(),
+    () => page.keyboard.press('F1'),
+    () => page.keyboard.press('Control+I'),
+  ]) {
+    await open();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await check();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  await page.setViewportSize({ width: 1680, height: 900 });
+  await page.getByRole('button', { name: 'Pin the list' }).click();
+  await expect(page.getByRole('complementary')).toBeVisible();
+  await check();
+});

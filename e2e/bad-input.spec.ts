@@ -1,0 +1,82 @@
+import { cell, expect, expectTally, test } from './app';
+
+test('links to what is not there say so and lead on', async ({ page, app }) => {
+  const project = await app.demo();
+  for (const [path, sentence] of [
+    [`/p/${project}/exchanges/nothing`, 'There is no such exchange.'],
+    [`/p/${project}/stations/nobody`, 'There is no such station.'],
+    [`/p/${project}/nowhere`, 'There is nothing at this address.'],
+    ['/p/nobody/exchanges', 'There is no project nobody.'],
+    ['/elsewhere', 'There is nothing at this address.'],
+  ] as const) {
+    await page.goto(app.url + path);
+    await expect(page.getByText(sentence)).toBeVisible();
+    await expect(page.getByRole('main').getByRole('link').first()).toBeVisible();
+  }
+});
+
+test('a link to a cell that is not there opens the view and says what is missing', async ({ page, app }) => {
+  const project = await app.demo();
+  for (const [path, sentence] of [
+    ['exchanges/duty?at=claim:gone:place', 'The link leads to a cell of a lane that is not in this project'],
+    [
+      'exchanges/duty?at=claim:pressures-plant:items:gone:name',
+      'The link leads to a value that is not in this project',
+    ],
+    ['stations?at=station:gone:name', 'The link leads to a station that is not in this project'],
+    ['stations/skidctl?at=area:skidctl-registers:reservations:gone:from', 'The link leads to a reserved range'],
+    ['exchanges?at=nonsense:x', 'The link leads to a “nonsense”'],
+  ] as const) {
+    await page.goto(`${app.url}/p/${project}/${path}`);
+    await expect(page.getByText(sentence)).toBeVisible();
+    await expectTally(page, 3, 0);
+    await expect(page.getByRole('grid').first()).toBeVisible();
+  }
+  await page.goto(`${app.url}/p/${project}/exchanges/duty?at=claim:pressures-plant:place`);
+  await expectTally(page, 3, 0);
+  await expect(page.getByText('The link leads to')).toHaveCount(0);
+});
+
+test('a project file that cannot be taken is told line by line; nothing is made', async ({ page, app }) => {
+  await page.goto(app.url);
+  await expect(page.getByRole('button', { name: 'Bring in a project file' })).toBeVisible();
+  const choose = (text: string) =>
+    page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await choose('{ "format": "dialoga-project", "version": 3 }');
+  await expect(page.getByRole('alert')).toContainText('version: found 3; this Dialoga reads versions up to 1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toBeHidden();
+  await choose('{ "format": ');
+  await expect(page.getByRole('alert')).toContainText('line 1, column 13');
+});
+
+test('long names, emoji, right-to-left text and =1+1 stay text and leave the sheet in order', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  const names = ['=1+1', '❄️ cold', 'ضغط الشفط', 'x'.repeat(300)];
+  for (const name of names) {
+    await cell(page, 'lane:status', 1).click();
+    await page.keyboard.insertText(name);
+    await page.keyboard.press('F2');
+    await page.getByLabel('Tag').fill(name);
+    await page.keyboard.press('Enter');
+    await expect(cell(page, 'lane:status', 1)).toHaveText(name);
+  }
+  const width = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(width).toBe(1280);
+});
+
+test('a name that is too long for the store is taken back with the reason', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await cell(page, 'lane:status', 1).click();
+  await page.keyboard.press('F2');
+  await page.getByLabel('Tag').fill('y'.repeat(501));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('was refused')).toBeVisible();
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Skid status');
+});

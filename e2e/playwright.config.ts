@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../.data/browser',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  reporter: process.env.RESULTS ? [['list'], ['json', { outputFile: process.env.RESULTS }]] : [['list']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    permissions: ['clipboard-read', 'clipboard-write'],
+    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args },
+  },
+  projects: [
+    { name: 'tests', testMatch: /.*\.spec\.ts/ },
+    { name: 'screenshots', testMatch: /screenshots\.ts/ },
+  ],
+});

@@ -1,0 +1,188 @@
+import type { Browser, Page } from '@playwright/test';
+import { cell, expect, expectStored, expectTally, test, type App } from './app';
+
+/** Two windows on one project, both checked. */
+async function twoWindows(page: Page, browser: Browser, app: App): Promise<Page> {
+  const url = `${app.url}/p/${await app.demo()}/exchanges/duty`;
+  const other = await (await browser.newContext()).newPage();
+  for (const p of [page, other]) {
+    await p.goto(url);
+    await expectTally(p, 3, 0);
+  }
+  return other;
+}
+
+const typeName = async (p: Page, column: number, text: string) => {
+  await cell(p, 'lane:status', column).click();
+  await p.keyboard.type(text);
+  await p.keyboard.press('Enter');
+  await expect(cell(p, 'lane:status', column)).toHaveText(text);
+};
+
+test('two windows see each other’s edits, and the verdicts that follow', async ({ page, browser, app }) => {
+  const other = await twoWindows(page, browser, app);
+  await typeName(page, 1, 'Seen there');
+  await expect(cell(other, 'lane:status', 1)).toHaveText('Seen there');
+  await cell(other, 'lane:status', 12).click();
+  await other.keyboard.type('9');
+  await other.keyboard.press('Enter');
+  await expectTally(page, 4, 0);
+  await expect(cell(page, 'lane:status', 7)).toContainText('4 and 9 words');
+  await page.keyboard.press('Control+Z');
+  await expect(cell(other, 'lane:status', 1)).toHaveText('Skid status');
+  await other.context().close();
+});
+
+test('both ends of one lane edited at once: no conflict', async ({ page, browser, app }) => {
+  const other = await twoWindows(page, browser, app);
+  await Promise.all([typeName(page, 1, 'Left name'), typeName(other, 8, 'Right name')]);
+  for (const p of [page, other]) {
+    await expect(cell(p, 'lane:status', 1)).toHaveText('Left name');
+    await expect(cell(p, 'lane:status', 8)).toHaveText('Right name');
+    await expectStored(p);
+  }
+  await other.context().close();
+});
+
+test('one cell edited in a window that was offline: asked, with both values, by keyboard; nothing is lost', async ({
+  page,
+  browser,
+  app,
+}) => {
+  const other = await twoWindows(page, browser, app);
+  const dialog = other.getByRole('alertdialog');
+  const meanwhile = async (mine: string, theirs: string) => {
+    await other.context().setOffline(true);
+    await typeName(other, 1, theirs);
+    await typeName(page, 1, mine);
+    await expectStored(page);
+    await other.context().setOffline(false);
+    await expect(dialog).toContainText('stored now');
+    await expect(dialog).toContainText(mine);
+    await expect(dialog).toContainText(theirs);
+  };
+  await meanwhile('First here', 'First there');
+  await other.keyboard.press('Tab');
+  await other.keyboard.press('Enter');
+  await expect(dialog).toBeHidden();
+  await expectStored(other);
+  for (const p of [page, other]) await expect(cell(p, 'lane:status', 1)).toHaveText('First there');
+
+  await meanwhile('Second here', 'Second there');
+  await other.keyboard.press('Enter');
+  await expect(dialog).toBeHidden();
+  for (const p of [page, other]) await expect(cell(p, 'lane:status', 1)).toHaveText('Second here');
+  await expectStored(other);
+  await other.context().close();
+});
+
+test('edits made while the server is away are sent when it is back', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await app.stop();
+  await typeName(page, 1, 'Offline');
+  await expect(page.getByText('the server does not answer; 1 edit waits here')).toBeVisible();
+  await app.start();
+  await expect(page.getByText('1 edit waits here')).toBeHidden({ timeout: 15_000 });
+  await expectStored(page);
+  expect(await app.file(project)).toContain('"name": "Offline"');
+});
+
+test('edits that were never sent are kept when the page is closed, and arrive when it is opened again', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  const url = `${app.url}/p/${project}/exchanges/duty`;
+  await page.goto(url);
+  await expectTally(page, 3, 0);
+  await app.stop();
+  await typeName(page, 1, 'Kept');
+  await typeName(page, 8, 'Kept too');
+  await page.goto('about:blank');
+  await app.start();
+  await page.goto(url);
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Kept');
+  await expect(cell(page, 'lane:status', 8)).toHaveText('Kept too');
+  await expectStored(page);
+  const file = await app.file(project);
+  expect(file).toContain('"name": "Kept"');
+  expect(file).toContain('"name": "Kept too"');
+});
+
+test('additions to one list by two people: both are kept, by keyboard', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/stations/skidctl`);
+  await expectTally(page, 3, 0);
+  const port = 'port-skidctl';
+  const former = page.locator(`[role=row][data-id="${port}"] [role=gridcell][data-column="8"]`);
+  await page.context().setOffline(true);
+  await former.click();
+  await page.keyboard.press('F2');
+  await page.keyboard.press('End');
+  await page.keyboard.type(', 10.48.10.77');
+  await page.keyboard.press('Enter');
+  await app.change(project, {
+    id: 'theirs',
+    label: 'Former address',
+    changes: [
+      { kind: 'port', id: port, path: ['former'], before: ['10.48.10.14'], after: ['10.48.10.14', '10.48.10.66'] },
+    ],
+  });
+  await page.context().setOffline(false);
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('10.48.10.66');
+  await dialog.getByRole('button', { name: 'Keep both' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(dialog).toBeHidden();
+  await expectStored(page);
+  expect(await app.file(project)).toContain('["10.48.10.14", "10.48.10.66", "10.48.10.77"]');
+});
+
+test('an edit that meets another one waits to be asked about; those beside it are sent at once', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await page.context().setOffline(true);
+  await typeName(page, 1, 'Mine');
+  await typeName(page, 1, 'Mine again');
+  await typeName(page, 8, 'Beside it');
+  await app.change(project, {
+    id: 'theirs',
+    label: 'Rename',
+    changes: [{ kind: 'claim', id: 'status-plant', path: ['name'], before: 'Skid status', after: 'Theirs' }],
+  });
+  await page.context().setOffline(false);
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('One more edit waits for this');
+  await expect.poll(() => app.file(project)).toContain('"name": "Beside it"');
+  expect(await app.file(project)).toContain('"name": "Theirs"');
+  await dialog.getByRole('button', { name: 'Store mine' }).press('Enter');
+  await expectStored(page);
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Mine again');
+  expect(await app.file(project)).toContain('"name": "Mine again"');
+});
+
+test('two windows keep their unsent edits apart, and the next one opened sends all of them', async ({ page, app }) => {
+  const project = await app.demo();
+  const url = `${app.url}/p/${project}/exchanges/duty`;
+  const other = await page.context().newPage();
+  for (const p of [page, other]) {
+    await p.goto(url);
+    await expectTally(p, 3, 0);
+  }
+  await app.stop();
+  await typeName(page, 1, 'From the first');
+  await typeName(other, 8, 'From the second');
+  await page.goto('about:blank');
+  await other.goto('about:blank');
+  await app.start();
+  await page.goto(url);
+  await expect(cell(page, 'lane:status', 1)).toHaveText('From the first');
+  await expect(cell(page, 'lane:status', 8)).toHaveText('From the second');
+  await expectStored(page);
+});

@@ -1,0 +1,133 @@
+import { cell, expect, expectStored, expectTally, pasteText, test, typeCells } from './app';
+
+const DIFFERENCE = 7;
+
+test.beforeEach(async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo('kestrel-quay-as-agreed')}/exchanges/duty`);
+  await expectTally(page, 0, 0);
+});
+
+test('a verdict follows an edit, with both values and the fix between the pages', async ({ page }) => {
+  await cell(page, 'lane:status', 12).click();
+  await page.keyboard.type('5 words');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'lane:status', DIFFERENCE)).toContainText('4 and 5 words');
+  const row = page.locator('[role=row][data-id^="difference:SIZ 1"]');
+  await expect(row).toContainText('Skid status: reads 4 words, %MW320–%MW323');
+  await expect(row).toContainText('Stat: writes 5 words, w1260–w1264');
+  await row.getByRole('gridcell', { name: /^Fix SIZ 1/ }).click();
+  await expect(cell(page, 'lane:status', DIFFERENCE)).toHaveText('agreed');
+  await expect(cell(page, 'lane:status', 5)).toHaveText('5 words');
+});
+
+test('what cannot be read is kept as typed, with the reason; undo brings the address back', async ({ page }) => {
+  await cell(page, 'lane:status', 4).click();
+  await page.keyboard.type('w320');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'lane:status', 4)).toHaveText('w320');
+  await expect(
+    page.getByText('“w320” is not an address of this station; an address here looks like %IB100 or %QB100 or %MW100'),
+  ).toBeVisible();
+  await expect(cell(page, 'lane:status', DIFFERENCE)).toHaveText('unchecked');
+  await expectTally(page, 1, 0);
+  await page.keyboard.press('Control+Z');
+  await expect(cell(page, 'lane:status', 4)).toHaveText('%MW320');
+  await expectTally(page, 0, 0);
+});
+
+test('arrows, Tab, F2, Escape, Delete; the cursor passes over places without a cell', async ({ page }) => {
+  await cell(page, 'lane:status', 4).click();
+  await page.keyboard.press('ArrowDown');
+  await expect(cell(page, 'second:status', 4)).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Tab');
+  await expect(cell(page, 'lane:status', 5)).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.press('F2');
+  await page.keyboard.type('99');
+  await page.keyboard.press('Escape');
+  await expect(cell(page, 'lane:status', 5)).toHaveText('4 words');
+  await page.keyboard.press('Delete');
+  await expect(cell(page, 'lane:status', 5)).toHaveText('');
+  await expectTally(page, 1, 0);
+  await page.keyboard.press('Control+Z');
+  await expectTally(page, 0, 0);
+});
+
+test('a block of lanes from a spreadsheet is one undo step; copied out and pasted back it changes nothing', async ({
+  page,
+  app,
+}) => {
+  const project = /\/p\/(\w+)\//.exec(page.url())![1]!;
+  await cell(page, 'newlane', 1).click();
+  const rows = Array.from({ length: 200 }, (_, i) => `Block ${i}\twrites\tMemory\t%MW${1000 + i * 2}\t2 words\tREAL`);
+  await pasteText(page, rows.join('\n'));
+  await expect(page.getByText('200 lanes pasted.')).toBeVisible();
+  await expectTally(page, 0, 200);
+  await expectStored(page);
+  const pasted = await app.file(project);
+
+  await page.keyboard.press('Control+Home');
+  const row = (await page.locator('[role=row][data-id^="lane:"]', { hasText: 'Block 0' }).getAttribute('data-id'))!;
+  await cell(page, row, 1).click();
+  await cell(page, row, 6).click({ modifiers: ['Shift'] });
+  await page.keyboard.press('Control+C');
+  const copied = await page.evaluate(() => navigator.clipboard.readText());
+  expect(copied).toBe('Block 0\twrites\tMemory\t%MW1000\t2 words\tREAL');
+  await cell(page, row, 1).click();
+  await page.keyboard.press('Control+V');
+  await expect(page.getByText('1 lane pasted.')).toBeVisible();
+  await expectStored(page);
+  expect(await app.file(project)).toBe(pasted);
+
+  await page.keyboard.press('Control+Z');
+  await expectTally(page, 0, 0);
+});
+
+test('a link to a value opens it, in another browser', async ({ page, browser }) => {
+  await cell(page, 'lane:pressures', 1).click();
+  await page.keyboard.press('Space');
+  await cell(page, 'item:pressures:pressures-b', 8).click();
+  await expect(page).toHaveURL(/pressures-skid/);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(page.url());
+  await expect(cell(other, 'item:pressures:pressures-b', 8)).toHaveText('DiscP');
+  await expect(cell(other, 'item:pressures:pressures-b', 8)).toHaveAttribute('aria-selected', 'true');
+  await other.context().close();
+});
+
+test('a told address that is not true is underlined, named as former, and mended in place', async ({ page }) => {
+  const told = page.getByLabel('PlantCtl was told the address');
+  await told.fill('10.48.10.14');
+  await told.press('Enter');
+  await expect(page.getByText('its former address; now 10.48.10.12')).toBeVisible();
+  await expectTally(page, 1, 0);
+  await told.fill('10.48.10.12');
+  await told.press('Enter');
+  await expectTally(page, 0, 0);
+});
+
+test('a new lane typed on both pages agrees', async ({ page }) => {
+  await cell(page, 'newlane', 1).click();
+  await typeCells(page, 'Mode', 'writes', '', '%MW400', '1', 'INT');
+  const lane = (await page.locator('[role=row][data-id^="lane:"]').last().getAttribute('data-id'))!.slice(5);
+  await cell(page, `second:${lane}`, 4).click();
+  await page.keyboard.type('w1400');
+  await page.keyboard.press('Enter');
+  await cell(page, `lane:${lane}`, 8).click();
+  await typeCells(page, 'Mod', 'reads', '', 'w1400', '1', 'INT');
+  await expect(cell(page, `lane:${lane}`, DIFFERENCE)).toHaveText('agreed');
+  await expectTally(page, 0, 0);
+});
+
+test('a header is typed under the length: it is counted in it, and what travels is the rest', async ({ page }) => {
+  await cell(page, 'lane:alarm-text', 5).click();
+  await page.keyboard.type('17');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'lane:alarm-text', DIFFERENCE)).toHaveText('17 and 16 words');
+  await cell(page, 'second:alarm-text', 5).click();
+  await page.keyboard.type('1 word');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'second:alarm-text', 5)).toHaveText('header 1 word');
+  await expect(cell(page, 'lane:alarm-text', DIFFERENCE)).toHaveText('agreed');
+  await expectTally(page, 0, 0);
+});

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { cell, expect, expectStored, expectTally, pasteText, test } from './app';
+
+const skidList = readFileSync(join(import.meta.dirname, '../demo/skid-list.tsv'), 'utf8');
+
+test('the whole job: clear the demo by keyboard, undo it, settle a new exchange, and find it after a restart', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(150_000);
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'Open the demo' }).press('Enter');
+  await expect(page.getByRole('grid', { name: 'Exchanges' })).toBeVisible();
+  await expectTally(page, 3, 0);
+  const project = /\/p\/(\w+)\//.exec(page.url())![1]!;
+  const start = await app.file(project);
+
+  // Each Blocker: shown, its cell focused, fixed. By keyboard alone.
+  for (let left = 3; left > 0; left--) {
+    await page.keyboard.press('Alt+PageDown');
+    await expect(page.locator('footer')).toContainText(`of ${left}`);
+    await expect.poll(() => page.evaluate(() => document.activeElement?.tagName !== 'BODY')).toBe(true);
+    await page.keyboard.press('Alt+Enter');
+    await expectTally(page, left - 1, 0);
+  }
+  await expect(page.locator('footer')).toContainText('No findings');
+  await expectStored(page);
+  expect(await app.file(project)).not.toBe(start);
+
+  // Undo everything: the file is the one of the start, byte for byte; redo everything, and it is clear again.
+  await page.getByRole('grid').focus();
+  for (let i = 1; i <= 3; i++) {
+    await page.keyboard.press('Control+Z');
+    await expectTally(page, i, 0);
+  }
+  await expectStored(page);
+  expect(await app.file(project)).toBe(start);
+  for (let i = 2; i >= 0; i--) {
+    await page.keyboard.press('Control+Y');
+    await expectTally(page, i, 0);
+  }
+
+  // A new exchange, its one lane from the other supplier's list.
+  await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'New exchange' }).press('Enter');
+  await page.keyboard.type('Skid readings');
+  await page.keyboard.press('Enter');
+  const sheet = page.getByRole('grid', { name: 'Skid readings, both ends' });
+  await expect(sheet).toBeVisible();
+
+  await page.getByLabel('PlantCtl was told the address').fill('10.48.10.12');
+  await page.getByLabel('PlantCtl was told the address').press('Enter');
+  await expectTally(page, 0, 0);
+
+  // The right page first: a lane, opened, and the list pasted into its empty row.
+  await cell(page, 'newlane', 8).click();
+  await page.keyboard.type('Readings');
+  await page.keyboard.press('Tab');
+  await expect(page.locator('[role=row][data-id^="lane:"]')).toHaveCount(1);
+  const lane = (await page.locator('[role=row][data-id^="lane:"]').getAttribute('data-id'))!.slice(5);
+  await page.keyboard.type('writes');
+  await page.keyboard.press('Enter');
+  await cell(page, `lane:${lane}`, 8).click();
+  await page.keyboard.press('Space');
+  await cell(page, `newitem:${lane}`, 8).click();
+  await pasteText(page, skidList);
+  await expect(
+    page.getByText(
+      '60 values pasted. The first line was taken as headings. Left out, with no place here: column “Remark”.',
+    ),
+  ).toBeVisible();
+  await expect(cell(page, `lane:${lane}`, 12)).toHaveText('120 words');
+
+  // The left page: own names and addresses, in another order of lines.
+  const lines = skidList
+    .trim()
+    .split('\n')
+    .slice(1)
+    .map((l) => l.split('\t'));
+  const own = lines.map(
+    ([name, register, type]) => `Skid_${name}\t%MW${Number(register!.slice(1)) - 1400 + 1000}\t${type}`,
+  );
+  await page.keyboard.press('Home');
+  await pasteText(page, own.reverse().join('\n'));
+  await expect(page.getByText('60 values pasted.')).toBeVisible();
+  await page.keyboard.press('Control+Home');
+  await expect(cell(page, `lane:${lane}`, 4)).toHaveText('%MW1000');
+
+  // What is still missing is named, and mended by keyboard: direction, place told, order of registers.
+  await expect(page.locator('footer')).toContainText('1 of');
+  for (let i = 0; i < 4; i++) {
+    const clear = await page.locator('footer').getByText('No findings').isVisible();
+    if (clear) break;
+    const before = await page.locator('footer').textContent();
+    await page.keyboard.press('Alt+Enter');
+    await expect(page.locator('footer')).not.toHaveText(before!);
+  }
+  await expectTally(page, 0, 0);
+  await expect(cell(page, `lane:${lane}`, 7)).toHaveText('agreed');
+  await expectStored(page);
+  const end = await app.file(project);
+
+  await app.stop();
+  await app.start();
+  await page.reload();
+  await expectTally(page, 0, 0);
+  await expect(cell(page, `lane:${lane}`, 7)).toHaveText('agreed');
+  expect(await app.file(project)).toBe(end);
+});
