@@ -1,0 +1,16 @@
+import { Project, writeProject } from '@dialoga/core';
+import { browserRows } from './browser.js';
+import { coreRows } from './core.js';
+import { generate } from './generate.js';
+import { printed } from './row.js';
+import { serverRows } from './server.js';
+
+const only = process.argv[2];
+const file = writeProject(Project.of(generate({ stations: 200, lanes: 5000, itemsPerLane: 20 })));
+const rows = [
+  ...(only && only !== 'core' ? [] : coreRows(file)),
+  ...(only && only !== 'server' ? [] : await serverRows(file)),
+  ...(only && only !== 'browser' ? [] : await browserRows(file)),
+];
+console.log(`Node ${process.version}, ${process.platform} ${process.arch}\n\n${printed(rows)}`);
+process.exitCode = rows.every((r) => r.met) ? 0 : 1;

@@ -1,0 +1,109 @@
+import { apply, CheckEngine, KINDS, Occupancy, Project, SECTION_OF, set, tallyOf, type Use } from '@dialoga/core';
+import type { Change, Entity, Kind } from '@dialoga/core';
+import { middle, timed, type Row } from './row.js';
+
+/** The checks and the overlap search, on the generated project as a file. */
+export function coreRows(file: string): Row[] {
+  const rows: Row[] = [];
+  /** Entities parsed anew, so that nothing worked out before is kept. */
+  function parsed(): Partial<Record<Kind, Entity[]>> {
+    const tree = JSON.parse(file) as Record<string, Entity[]>;
+    return Object.fromEntries(KINDS.map((kind) => [kind, tree[SECTION_OF[kind]]]));
+  }
+
+  const parse = middle(Array.from({ length: 7 }, () => timed(() => void JSON.parse(file))));
+  rows.push({
+    work: `JSON.parse of the project's file, ${(file.length / 1e6).toFixed(1)} MB`,
+    figure: `${parse.toFixed(0)} ms`,
+    aim: 'the measure',
+    met: true,
+  });
+
+  let engine: CheckEngine | null = null;
+  let project = Project.of({});
+  const fullTimes = Array.from({ length: 5 }, () => {
+    const entities = parsed();
+    return timed(() => {
+      project = Project.of(entities);
+      engine = new CheckEngine(project);
+    });
+  });
+  const full = middle(fullTimes);
+  const { blocker } = tallyOf(engine!.findings.values());
+  rows.push({
+    work: `full check, indexes included; ${project.count('lane')} lanes, ${blocker} Blockers`,
+    figure: `${full.toFixed(0)} ms, ${(full / parse).toFixed(2)} × JSON.parse`,
+    aim: 'at most 3 ×',
+    met: full / parse <= 3,
+  });
+
+  /** Edits of one field each, taken in turn over the project. */
+  const EDITS: Record<string, (i: number) => Change> = {
+    lane: (i) => set('lane', project.get('lane', `l${i}`)!, ['order'], i + 1),
+    'claim’s length': (i) => set('claim', project.get('claim', `l${i}r`)!, ['length', 'count'], 7),
+    'claim’s place': (i) => set('claim', project.get('claim', `l${i}l`)!, ['place', 'number'], 11),
+    item: (i) => set('claim', project.get('claim', `l${i}l`)!, ['items', 'k3', 'type'], { base: 'UDINT', count: 1 }),
+    port: (i) => set('port', project.get('port', `p${i % 200}`)!, ['address'], `10.0.0.${20 + (i % 200)}`),
+  };
+  for (const [what, edit] of Object.entries(EDITS)) {
+    const times: number[] = [];
+    for (let i = 0; i < 60; i++) {
+      const changes = [edit(i * 67)];
+      const applied = apply(project, { id: `b${i}`, label: '', changes });
+      if (!applied.ok) throw new Error(applied.refusal.sentence);
+      times.push(
+        timed(() => {
+          project = project.with(applied.entities);
+          engine!.update(project, applied.entities);
+        }),
+      );
+    }
+    const time = middle(times);
+    rows.push({
+      work: `re-check after one edit of a ${what}`,
+      figure: `${time.toFixed(2)} ms, 1/${(full / time).toFixed(0)} of the full check`,
+      aim: 'at most 1/50',
+      met: time <= full / 50,
+    });
+  }
+  rows.push(overlapRow());
+  return rows;
+}
+
+/** Uses of one area, side by side with every third reaching into the next. */
+function uses(count: number): Use[] {
+  return Array.from({ length: count }, (_, i) => ({
+    claim: `c${i}`,
+    area: 'a',
+    spans: [{ start: i * 64, end: i * 64 + (i % 3 === 0 ? 80 : 64) }],
+    puts: true,
+    takes: false,
+  }));
+}
+
+/** Time to place so many spans in one area and to find all that overlap. */
+function overlapTime(count: number): number {
+  const all = uses(count);
+  return middle(
+    Array.from({ length: 5 }, () =>
+      timed(() => {
+        const occupancy = new Occupancy();
+        for (const use of all) occupancy.set(use.claim, use);
+        let found = 0;
+        for (const use of all) found += occupancy.overlapping(use).length;
+        if (found === 0) throw new Error('nothing overlaps');
+      }),
+    ),
+  );
+}
+
+function overlapRow(): Row {
+  overlapTime(10_000);
+  const [once, twice] = [overlapTime(100_000), overlapTime(200_000)];
+  return {
+    work: 'overlap search in one area, 100,000 spans; then 200,000',
+    figure: `${once.toFixed(0)} ms; ${(twice / once).toFixed(2)} × that`,
+    aim: 'less than 2.3 ×',
+    met: twice / once < 2.3,
+  };
+}

@@ -1,0 +1,200 @@
+import { fork } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import { apply, KINDS, Project, referencesOf, writeProject } from '@dialoga/core';
+import { readProject } from '@dialoga/core/entry';
+import { createConnection } from 'mysql2/promise';
+import { startDatabase } from '../scripts/database.mjs';
+import { ROOT } from '../scripts/paths.mjs';
+import { end, freePort } from '../scripts/run.mjs';
+
+const WRITERS = 6;
+const LONGEST_MS = 9.5 * 60_000;
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Numbers of 0 to 1 that are the same for the same seed. */
+function numbers(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+}
+
+/**
+ * Kills server processes and the database (-9) at random moments while writers write through two processes, starts them
+ * again, and then looks whether everything acknowledged is there, nothing refused, and nothing half. Throws where not.
+ */
+export async function killTest({ kills, seed, say }) {
+  const random = numbers(seed);
+  const began = Date.now();
+  const world = await startWorld();
+  try {
+    const id = (await call(world.servers[0].port, 'POST', '/projects/demo', { demo: 'kestrel-quay' })).body.id;
+    const state = { writing: true, acknowledged: new Map(), refused: new Set(), retries: 0 };
+    const writers = Array.from({ length: WRITERS }, (_, w) => writer(world, id, w, random, state));
+    const recoveries = [];
+    for (let kill = 0; kill < kills; kill++) {
+      await pause(40 + random() * 500);
+      if (Date.now() - began > LONGEST_MS) throw new Error(`only ${kill} of ${kills} kills fit in the time`);
+      const victim = kill % 3 === 2 ? 'database' : `server ${1 + (kill % 2)}`;
+      const start = Date.now();
+      await world.kill(victim);
+      recoveries.push(Date.now() - start);
+      say(`kill ${kill + 1}: ${victim}; ${state.acknowledged.size} acknowledged so far`);
+    }
+    await pause(300);
+    state.writing = false;
+    await Promise.all(writers);
+    await verify(world, id, state);
+    recoveries.sort((a, b) => a - b);
+    return {
+      kills,
+      acknowledged: state.acknowledged.size,
+      refused: state.refused.size,
+      retries: state.retries,
+      recovery: recoveries[Math.floor(recoveries.length / 2)],
+      seconds: (Date.now() - began) / 1000,
+    };
+  } finally {
+    await world.stop();
+  }
+}
+
+/** A database and two server processes, each of which can be killed and comes back at the same address. */
+async function startWorld() {
+  const port = await freePort();
+  let database = await startDatabase('torture', { port, quiet: true });
+  await database.dropDatabase('dialoga_torture');
+  await database.createDatabase('dialoga_torture');
+  const url = database.url('dialoga_torture');
+  const start = async (own) => {
+    const env = { ...process.env, DATABASE_URL: url, PORT: String(own), LOG_LEVEL: 'silent' };
+    const child = fork(join(ROOT, 'apps/server/dist/main.js'), { env, stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
+    const [first] = await Promise.race([once(child, 'message'), once(child, 'exit').then(([code]) => [{ code }])]);
+    if (!first?.listening) throw new Error(`a server ended with ${first?.code} before it answered`);
+    return { port: own, child };
+  };
+  // One after the other: the first makes the tables.
+  const servers = [await start(await freePort())];
+  servers.push(await start(await freePort()));
+  const gone = async (child) => {
+    if (child.exitCode === null && child.signalCode === null) {
+      child.kill('SIGKILL');
+      await once(child, 'exit');
+    }
+  };
+  return {
+    url,
+    servers,
+    async kill(victim) {
+      if (victim === 'database') {
+        await database.kill();
+        database = await startDatabase('torture', { port, quiet: true });
+        return;
+      }
+      const i = Number(victim.at(-1)) - 1;
+      await gone(servers[i].child);
+      servers[i] = await start(servers[i].port);
+    },
+    async stop() {
+      for (const { child } of servers) await end(child);
+      await database.stop();
+    },
+  };
+}
+
+async function call(port, method, path, body) {
+  const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+    signal: AbortSignal.timeout(10_000),
+  });
+  const text = await response.text();
+  return { status: response.status, body: text ? JSON.parse(text) : null };
+}
+
+/** Writes until told to stop. What was not answered is sent again under the same id, to either process. */
+async function writer(world, project, w, random, state) {
+  let name = 'PlantCtl';
+  for (let n = 0; state.writing; n++) {
+    const id = `w${w}n${n}`;
+    const many = Array.from({ length: random() < 0.1 ? 300 : 2 }, (_, i) => ({
+      kind: 'lane',
+      id: `${id}l${i}`,
+      path: [],
+      after: { id: `${id}l${i}`, order: n, exchange: 'duty', items: {} },
+    }));
+    const fight = { kind: 'station', id: 'plantctl', path: ['name'], before: name, after: `Plant ${id}` };
+    const set = { id, label: `write ${n}`, changes: random() < 0.4 ? [...many, fight] : many };
+    for (;;) {
+      const { port } = world.servers[random() < 0.5 ? 0 : 1];
+      const answer = await call(port, 'POST', `/projects/${project}/changes`, set).catch(() => null);
+      if (answer?.status === 201) {
+        state.acknowledged.set(id, answer.body.revision);
+        if (set.changes.length > many.length) name = fight.after;
+        break;
+      }
+      if (answer?.status === 409) {
+        state.refused.add(id);
+        name = answer.body.refusal.stored;
+        break;
+      }
+      if (answer && answer.status < 500) throw new Error(`${answer.status}: ${JSON.stringify(answer.body)}`);
+      state.retries++;
+      await pause(20);
+    }
+  }
+}
+
+async function verify(world, id, { acknowledged, refused }) {
+  const fail = (sentence) => {
+    throw new Error(sentence);
+  };
+  const { port } = world.servers[0];
+  const journal = [];
+  for (;;) {
+    const { body } = await call(port, 'GET', `/projects/${id}/changes?since=${journal.at(-1)?.revision ?? 0}`);
+    if (body.length === 0) break;
+    journal.push(...body);
+  }
+  journal.forEach((entry, i) => entry.revision === i + 1 || fail(`the journal has a gap before ${entry.revision}`));
+  const stored = new Map(journal.map((entry) => [entry.set.id, entry.revision]));
+  if (stored.size !== journal.length) fail('a change set stands in the journal twice');
+  for (const [set, revision] of acknowledged) {
+    if (stored.get(set) !== revision)
+      fail(`${set} was acknowledged as ${revision} and is ${stored.get(set) ?? 'lost'}`);
+  }
+  for (const set of refused) if (stored.has(set)) fail(`${set} was refused and is stored`);
+  for (const set of stored.keys()) if (!acknowledged.has(set)) fail(`${set} is stored and was never acknowledged`);
+
+  const database = await createConnection(world.url);
+  try {
+    const [parts] = await database.query('SELECT body FROM baseline WHERE project = ? ORDER BY revision, part', [id]);
+    const start = readProject(parts.map((p) => p.body).join(''));
+    if (!start.ok) fail('the baseline cannot be read');
+    const replayed = journal.reduce((project, { set }) => {
+      const applied = apply(project, set);
+      if (!applied.ok) fail(`the journal cannot be replayed: ${applied.refusal.sentence}`);
+      return project.with(applied.entities);
+    }, start.project);
+    const entities = {};
+    for (const kind of KINDS) {
+      const [rows] = await database.query(`SELECT body FROM entity_${kind} WHERE project = ?`, [id]);
+      entities[kind] = rows.map((row) => JSON.parse(row.body));
+    }
+    if (writeProject(Project.of(entities)) !== writeProject(replayed)) fail('the tables differ from the journal');
+    const [rows] = await database.query('SELECT target, kind, source FROM reference WHERE project = ?', [id]);
+    const found = new Set(rows.map((r) => `${r.target} ${r.kind} ${r.source}`));
+    const wanted = new Set();
+    for (const kind of KINDS) {
+      for (const entity of replayed.all(kind)) {
+        for (const r of referencesOf(kind, entity)) wanted.add(`${r.id} ${kind} ${entity.id}`);
+      }
+    }
+    if (found.size !== wanted.size || [...wanted].some((key) => !found.has(key))) fail('the references differ');
+  } finally {
+    await database.end();
+  }
+}
