@@ -1,0 +1,77 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { XMLParser } from 'fast-xml-parser';
+
+const root = join(__dirname, '../../..');
+const folder = mkdtempSync(join(tmpdir(), 'dialoga-cli-'));
+const FAULTY = join(root, 'demo/kestrel-quay.dialoga.json');
+const AGREED = join(root, 'demo/kestrel-quay-as-agreed.dialoga.json');
+
+/** The built command, as `npm run check` starts it. */
+const check = (...args: string[]) =>
+  spawnSync(process.execPath, [join(root, 'apps/cli/dist/main.js'), ...args], { encoding: 'utf8' });
+
+const written = (name: string, text: string | Buffer) => {
+  writeFileSync(join(folder, name), text);
+  return join(folder, name);
+};
+
+test('text: the findings of the demo, exit 1', () => {
+  const { stdout, status } = check(FAULTY);
+  expect(status).toBe(1);
+  expect(stdout).toContain(
+    'Blocker ADR 13  PlantCtl was told SkidCtl at 10.48.10.14, its former address; it is at 10.48.10.12',
+  );
+  expect(stdout).toContain('3 Blockers, 0 Doubts, 0 Hints');
+});
+
+test('as agreed: nothing, exit 0', () => {
+  const { stdout, status } = check(AGREED);
+  expect(status).toBe(0);
+  expect(stdout).toContain('0 Blockers');
+});
+
+test('--json can be read, and says the same', () => {
+  const { stdout, status } = check('--json', FAULTY, AGREED);
+  expect(status).toBe(1);
+  const [faulty, agreed] = JSON.parse(stdout) as { tally: object; findings: { code: string; says: string[] }[] }[];
+  expect(faulty!.tally).toEqual({ blocker: 3, doubt: 0, hint: 0 });
+  expect(faulty!.findings.map((f) => f.code)).toEqual(['ADR 13', 'TYP 5', 'SIZ 1']);
+  expect(faulty!.findings[2]!.says).toEqual([
+    'Pressures: reads 6 words, %MW324–%MW329',
+    'Press: writes 5 words, w1264–w1268',
+  ]);
+  expect(agreed!.findings).toEqual([]);
+});
+
+test('--junit is XML whose counts are right [library: fast-xml-parser]', () => {
+  const { stdout } = check('--junit', FAULTY, AGREED);
+  const parsed = new XMLParser({ ignoreAttributes: false }).parse(stdout) as {
+    testsuites: { testsuite: { '@_tests': string; '@_failures': string; testcase: unknown }[] };
+  };
+  const [faulty, agreed] = parsed.testsuites.testsuite;
+  expect([faulty!['@_tests'], faulty!['@_failures']]).toEqual(['3', '3']);
+  expect(faulty!.testcase).toHaveLength(3);
+  expect([agreed!['@_tests'], agreed!['@_failures']]).toEqual(['1', '0']);
+});
+
+test.each([
+  ['not there', () => join(folder, 'none.json'), 'ENOENT'],
+  ['empty', () => written('empty.json', ''), 'line 1, column 1'],
+  ['cut off', () => written('cut.json', '{ "format": "dialoga-project"'), 'the end of the file'],
+  ['another version', () => written('v9.json', '{"format":"dialoga-project","version":9}'), 'found 9'],
+  ['binary', () => written('binary.json', Buffer.from([0, 255, 254, 3])), 'the file must be JSON'],
+])('a file that is %s: exit 2 and a sentence', (_, make, sentence) => {
+  const { stdout, status } = check(make());
+  expect(status).toBe(2);
+  expect(stdout).toContain(sentence);
+});
+
+test('no file, or an option that is none: exit 2 and how it is called', () => {
+  expect(check().status).toBe(2);
+  const { stderr, status } = check('--yaml', FAULTY);
+  expect(status).toBe(2);
+  expect(stderr).toContain('--yaml is no option');
+});
