@@ -44,6 +44,56 @@ test('both ends of one lane edited at once: no conflict', async ({ page, browser
   await other.context().close();
 });
 
+test('what others store while an older answer is under way is taken in, too', async ({ page, app }) => {
+  const project = await app.demo();
+  const rename = (before: string, after: string) =>
+    app.change(project, {
+      id: after,
+      label: after,
+      changes: [{ kind: 'claim', id: 'status-plant', path: ['name'], before, after }],
+    });
+  let release = () => {};
+  const released = new Promise<void>((resolve) => (release = resolve));
+  let held = () => {};
+  const holding = new Promise<void>((resolve) => (held = resolve));
+  await page.route('**/changes?since=*', async (route) => {
+    const answer = await route.fetch();
+    const nothingNew = ((await answer.json()) as unknown[]).length === 0;
+    const rowIsThere = (await cell(page, 'lane:status', 1).textContent()) === 'First';
+    if (nothingNew && rowIsThere) {
+      held();
+      await released;
+    }
+    await route.fulfill({ response: answer });
+  });
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await rename('Skid status', 'First');
+  await holding;
+  const listening = await page.evaluateHandle(
+    (address) =>
+      new Promise<{ next: Promise<void> }>((ready) => {
+        const stream = new EventSource(address);
+        let told = () => {};
+        const next = new Promise<void>((resolve) => (told = resolve));
+        let first = '';
+        stream.onmessage = ({ data }: MessageEvent<string>) => {
+          if (first === '') ready({ next });
+          else if (data !== first) {
+            stream.close();
+            told();
+          }
+          first = data;
+        };
+      }),
+    `/api/projects/${project}/events`,
+  );
+  await rename('First', 'Second');
+  await listening.evaluate(({ next }) => next);
+  release();
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Second');
+});
+
 test('one cell edited in a window that was offline: asked, with both values, by keyboard; nothing is lost', async ({
   page,
   browser,

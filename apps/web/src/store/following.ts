@@ -3,20 +3,39 @@ import { api } from '../api/client';
 import { check } from './checking';
 import { projectSlice } from './project-slice';
 import { rebase } from './rebasing';
-import type { Thunk } from './store';
+import type { Dispatch, Thunk } from './store';
 
 const { received } = projectSlice.actions;
 
+const RETRY_MS = 2000;
+
 let following: Promise<void> | null = null;
+/** News that came while an answer was under way: it may be older than the news, so it is asked for once more. */
+let more = false;
+let retry: ReturnType<typeof setTimeout> | undefined;
 
 /** Takes in what others stored meanwhile, in order. What does not fit beside an edit that waits here is asked about. */
 export function catchUp(): Thunk<Promise<void>> {
   return (dispatch) => {
-    following ??= dispatch(follow())
-      .catch(() => undefined)
-      .finally(() => (following = null));
+    more = true;
+    following ??= followAll(dispatch);
     return following;
   };
+}
+
+/** Ends in the same step in which it finds that nothing more was heard; otherwise the last news could be lost. */
+async function followAll(dispatch: Dispatch): Promise<void> {
+  clearTimeout(retry);
+  try {
+    while (more) {
+      more = false;
+      await dispatch(follow());
+    }
+  } catch {
+    retry = setTimeout(() => void dispatch(catchUp()), RETRY_MS);
+  } finally {
+    following = null;
+  }
 }
 
 function follow(): Thunk<Promise<void>> {
