@@ -15,8 +15,8 @@ export default defineConfig({
   outputDir: '../.data/browser',
   workers: 2,
   fullyParallel: false,
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: process.env.RESULTS ? [['list'], ['json', { outputFile: process.env.RESULTS }]] : [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

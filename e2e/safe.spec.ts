@@ -92,6 +92,7 @@ test('what others store while an older answer is under way is taken in, too', as
   await listening.evaluate(({ next }) => next);
   release();
   await expect(cell(page, 'lane:status', 1)).toHaveText('Second');
+  await page.unrouteAll({ behavior: 'wait' });
 });
 
 test('one cell edited in a window that was offline: asked, with both values, by keyboard; nothing is lost', async ({

@@ -1,9 +1,11 @@
 import type { ChangeSet } from '@dialoga/core';
 import { checker } from '../worker/checker';
 import { findingsSlice } from './findings-slice';
+import { projectSlice } from './project-slice';
 import type { Thunk } from './store';
 
-const { checked } = findingsSlice.actions;
+const { checked, gaveUp } = findingsSlice.actions;
+const { noticed } = projectSlice.actions;
 
 /** Has an edit checked, and takes in what that changes: slice by slice where it is much. */
 export function check(set: ChangeSet): Thunk {
@@ -15,7 +17,8 @@ export function check(set: ChangeSet): Thunk {
         if (getState().project.id !== id) return;
         dispatch(checked(first));
         dispatch(checkRest());
-      });
+      })
+      .catch((error: unknown) => dispatch(failed(error)));
   };
 }
 
@@ -33,6 +36,16 @@ export function checkRest(): Thunk {
       .then((next) => {
         if (next && getState().project.id === id) dispatch(checked(next));
         dispatch(checkRest());
-      });
+      })
+      .catch((error: unknown) => dispatch(failed(error)));
+  };
+}
+
+/** A fault of our own: said, and what was found until then stays. Opening the project again checks it anew. */
+function failed(error: unknown): Thunk {
+  return (dispatch) => {
+    dispatch(gaveUp());
+    const why = error instanceof Error ? error.message : String(error);
+    dispatch(noticed(`The check could not go on (${why}). Reload the page to check everything anew.`));
   };
 }

@@ -62,5 +62,6 @@ export const findingsSlice = plainSlice('findings', initialState, {
     accepted: Object.fromEntries(told.accepted),
     current: null,
   }),
+  gaveUp: (state: FindingsState): FindingsState => ({ ...state, left: 0 }),
   chosen: (state: FindingsState, current: string): FindingsState => ({ ...state, current }),
 });

@@ -36,7 +36,9 @@ export function send(): Thunk<Promise<void>> {
           await dispatch(refused(set, error as Error));
         } catch (again) {
           if (isAway(again)) return wait();
-          throw again;
+          dispatch(sending('idle'));
+          dispatch(noticed(`“${set.label}” could not be sent: ${(again as Error).message}`));
+          return;
         }
       }
     }

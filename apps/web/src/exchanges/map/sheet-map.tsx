@@ -9,7 +9,7 @@ import {
   type Project,
   type SheetMap,
 } from '@dialoga/core';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useChecked } from '../../store/checked';
 import { TextButton } from '../../theme/parts';
 import { MapDrawing } from './map-drawing';
@@ -33,10 +33,14 @@ interface Props {
   onFold: () => void;
 }
 
-/** The map above the grid: both ends to scale; a lane opens into its values, a value into its bytes. */
+/**
+ * The map above the grid: both ends to scale; a lane opens into its values, a value into its bytes. It follows an edit a
+ * moment later, so that it is never in the way of typing.
+ */
 export function SheetMapSection(props: Props) {
-  const { project, exchange, left, right, zoom, lane, onZoom, onShow, onFold } = props;
-  const { lanes } = useChecked();
+  const { zoom, lane, onZoom, onShow, onFold } = props;
+  const { lanes } = useDeferredValue(useChecked());
+  const { project, exchange, left, right } = useDeferredValue(props);
   const zoomed =
     zoom && project.get('lane', zoom.lane)?.exchange === exchange.id ? project.get('lane', zoom.lane)! : null;
   const key = zoomed ? zoom?.key : undefined;
@@ -61,6 +65,7 @@ export function SheetMapSection(props: Props) {
               {' › '}
               {key === undefined ? name : <TextButton onPress={() => onZoom({ lane: zoomed.id })}>{name}</TextButton>}
               {key !== undefined && ` › ${value ?? 'bytes'}`}
+              {map?.rest && ` (${map.rest})`}
             </>
           )}
         </span>

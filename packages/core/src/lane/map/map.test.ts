@@ -2,8 +2,11 @@ import { compareLane } from '../compare.js';
 import { differingValues } from '../difference.js';
 import { added, edited, twoStations, type FieldEdit } from '../../testing/two-stations.testing.js';
 import type { Project } from '../../model/project.js';
+import { ASSUMED_LAYOUT } from '../../model/layout-defaults.js';
+import { pack, transfer, type MachineEnd } from '../../testing/byte-machine.testing.js';
 import { exchangeMap } from './exchange-map.js';
 import { laneMap } from './lane-map.js';
+import { partName } from './part-name.js';
 import type { SheetMap } from './ruler.js';
 import { valueMap } from './value-map.js';
 
@@ -142,4 +145,81 @@ test('a value is drawn as arriving if and only if the lane’s check says that i
         }
       }
   expect(faults).toBeGreaterThan(10);
+});
+
+test('each byte is drawn where the byte machine finds it in the sink’s memory', () => {
+  const orders = ['high first', 'low first'] as const;
+  const swaps = {
+    none: { bytes: false, words: 'no' },
+    bytes: { bytes: true, words: 'no' },
+    words: { bytes: false, words: 'pairs' },
+    'bytes and words': { bytes: true, words: 'pairs' },
+  } as const;
+  const machine = (highByteFirst: boolean, highRegisterFirst: boolean, swap: MachineEnd['swap']): MachineEnd => ({
+    ...{ wordBits: 16, unit: 16, bitsFromBottom: true, pairsSwapped: false, boolPacking: 'bit', boolsFromBottom: true },
+    ...{ textHeader: 0, wideCharacters: false, highByteFirst, highRegisterFirst, swap },
+  });
+  let crossed = 0;
+  for (const byteOrder of orders)
+    for (const registerOrder of orders)
+      for (const [swap, by] of Object.entries(swaps)) {
+        const project = withItems(
+          ['area', 'areab', 'layout', { byteOrder, registerOrder }],
+          ['claim', 'cb', 'swap', swap],
+        );
+        const from = machine(true, true, swaps.none);
+        const to = machine(byteOrder === 'high first', registerOrder === 'high first', by);
+        for (const [k, key] of ['k0', 'k1'].entries()) {
+          const { links } = valueMap(project, exchange(project), lane(project), ends, key)!;
+          expect(links).toHaveLength(4);
+          for (const link of links) {
+            const words = [0n, 0n, 0n, 0n];
+            pack(from, words, { bits: 32, count: 1, byte: 4 * k }, [0xffn << BigInt(link.key)]);
+            const arrived = bytesOf(to, transfer(from, to, words, 'words'));
+            expect(arrived.indexOf(255) * 8).toBe(32 * k + link.right[0]);
+            if (link.left[0] !== link.right[0]) crossed++;
+          }
+        }
+      }
+  expect(crossed).toBeGreaterThan(50);
+});
+
+/** Memory of 16-bit words, byte after byte as its addresses count. */
+function bytesOf(end: MachineEnd, words: bigint[]): number[] {
+  return words.flatMap((word) => {
+    const [high, low] = [Number(word >> 8n), Number(word & 0xffn)];
+    return end.highByteFirst ? [high, low] : [low, high];
+  });
+}
+
+test('parts are called what they are of: bits of a number, an element of an array, a character of a text', () => {
+  const layout = { ...ASSUMED_LAYOUT, stringHeader: 'capacity and length', characters: 'byte' } as const;
+  const real = { base: 'REAL', count: 1 };
+  expect(partName(real, layout, 8, 15)).toBe('bits 15–8');
+  expect(partName({ ...real, count: 4 }, layout, 72, 79)).toBe('[2] bits 15–8');
+  expect(partName({ base: 'BOOL', count: 16 }, layout, 9, 9)).toBe('[9]');
+  const text = { base: 'STRING', count: 1, capacity: 16 };
+  expect([0, 8, 16, 40].map((low) => partName(text, layout, low, low + 7))).toEqual([
+    'capacity',
+    'length',
+    'character 1',
+    'character 4',
+  ]);
+  const two = { ...text, count: 2 };
+  expect(partName(two, layout, 18 * 8, 18 * 8 + 7)).toBe('[1] capacity');
+  const wide = { ...layout, stringHeader: 'none', characters: 'word' } as const;
+  expect(partName(text, wide, 24, 31)).toBe('character 2 bits 15–8');
+});
+
+test('of a long value the first parts are drawn, and that is said', () => {
+  const text = { k0: { name: 't', type: { base: 'STRING', count: 1, capacity: 80 }, offset: { bits: 0 } } };
+  const project = withItems(
+    ['claim', 'ca', 'items', text],
+    ['claim', 'cb', 'items', text],
+    ['claim', 'ca', 'length.count', 50],
+    ['claim', 'cb', 'length.count', 50],
+  );
+  const map = valueMap(project, exchange(project), lane(project), ends, 'k0')!;
+  expect(map.rest).toMatch(/^the first 64 of 8\d bytes$/);
+  expect(map.left.boxes).toHaveLength(64);
 });

@@ -39,6 +39,8 @@ export interface SheetMap {
   left: MapRuler;
   right: MapRuler;
   links: readonly MapLink[];
+  /** what of it is drawn, where it is not all */
+  rest?: string;
 }
 
 /** Where two boxes lie on each other. */

@@ -10,6 +10,7 @@ import { valuesOf } from '../compare-items.js';
 import type { Value } from '../difference.js';
 import type { Block, Side } from '../side.js';
 import { sidesOf } from '../sides-of.js';
+import { partName } from './part-name.js';
 import { byStart, type MapBox, type MapLink, type MapRuler, type SheetMap } from './ruler.js';
 
 /** More parts of a value than that are not told apart by eye. */
@@ -43,7 +44,7 @@ export function valueMap(
   const map = pathOf(source, a, sink, b);
   if (!turned) return map;
   const links = map.links.map((link) => ({ ...link, left: link.right, right: link.left }));
-  return { left: map.right, right: map.left, links };
+  return { ...map, left: map.right, right: map.left, links };
 }
 
 function pathOf(source: Side, a: Value, sink: Side, b: Value): SheetMap {
@@ -52,7 +53,9 @@ function pathOf(source: Side, a: Value, sink: Side, b: Value): SheetMap {
   const read = valuePositions(b, to.chain.frame);
   const landing = landingAt(to);
   const arrived = carriedPositions(from.chain, a).map((index) => landing.get(index) ?? -1);
-  const parts = partsOf(a, Math.min(sent.length, read.length));
+  const step = a.type.base === 'BOOL' ? 1 : 8;
+  const all = partsOf(step, Math.min(sent.length, read.length));
+  const parts = all.slice(0, MOST_PARTS);
   const start = [...arrived.filter((at) => at >= 0), ...read].reduce((x, y) => Math.min(x, y), Infinity);
   const sourceStart = sent.reduce((x, y) => Math.min(x, y), Infinity);
   const base = { source: wordStart(from, sourceStart), sink: wordStart(to, start) };
@@ -66,15 +69,15 @@ function pathOf(source: Side, a: Value, sink: Side, b: Value): SheetMap {
     if (!right) wrong.add(low);
     if (there[0] >= 0) links.push({ key: String(low), left: here, right: there, differs: !right });
   }
-  const word = (part: Part) => (part.low === part.high ? `bit ${part.low}` : `bits ${part.high}–${part.low}`);
   const boxes = (block: Block, at: Int32Array, begin: number, verb: string): MapBox[] =>
     parts
       .map((part) => {
         const [first, last] = spanOf(at, part.low, part.high, begin);
         const address = partAddress(block, headerOf(block) + first + begin, part);
         const differs = wrong.has(part.low);
-        const detail = `${word(part)} ${verb} at ${address}${differs ? ', not the bits that arrive there' : ''}`;
-        return { key: String(part.low), from: first, to: last, label: word(part), address, detail, differs };
+        const label = partName(a.type, source.block!.chain.frame.layout, part.low, part.high);
+        const detail = `${label} ${verb} at ${address}${differs ? ', not the bits that arrive there' : ''}`;
+        return { key: String(part.low), from: first, to: last, label, address, detail, differs };
       })
       .sort(byStart);
   return {
@@ -89,6 +92,9 @@ function pathOf(source: Side, a: Value, sink: Side, b: Value): SheetMap {
       links.map((l) => l.right[1]),
     ),
     links,
+    ...(all.length > parts.length && {
+      rest: `the first ${parts.length} of ${all.length} ${step === 1 ? 'BOOLs' : 'bytes'}`,
+    }),
   };
 }
 
@@ -109,10 +115,11 @@ function landingAt({ chain }: Block): Map<number, number> {
   return landing;
 }
 
-function partsOf(value: Value, bits: number): Part[] {
-  const step = value.type.base === 'BOOL' ? 1 : 8;
-  const count = Math.min(MOST_PARTS, Math.ceil(bits / step));
-  return Array.from({ length: count }, (_, i) => ({ low: i * step, high: Math.min(bits, (i + 1) * step) - 1 }));
+function partsOf(step: number, bits: number): Part[] {
+  return Array.from({ length: Math.ceil(bits / step) }, (_, i) => ({
+    low: i * step,
+    high: Math.min(bits, (i + 1) * step) - 1,
+  }));
 }
 
 /** From the first of these bits to after the last, counted from the start of the ruler. */
