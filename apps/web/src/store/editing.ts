@@ -43,7 +43,8 @@ function commit(set: ChangeSet, as: 'edit' | 'undo' | 'redo'): Thunk<string | nu
     dispatch(edited({ project: project.with(applied.entities), set, as }));
     dispatch(keep());
     dispatch(check(set));
-    void dispatch(send());
+    // In a task of its own, so that what was typed is drawn first; until then the edit is kept here.
+    setTimeout(() => void dispatch(send()));
     return null;
   };
 }

@@ -39,8 +39,11 @@ interface Props {
  */
 export function SheetMapSection(props: Props) {
   const { zoom, lane, onZoom, onShow, onFold } = props;
-  const { lanes } = useDeferredValue(useChecked());
-  const { project, exchange, left, right } = useDeferredValue(props);
+  const lanes = useDeferredValue(useChecked().lanes);
+  const project = useDeferredValue(props.project);
+  const exchange = useDeferredValue(props.exchange);
+  const left = useDeferredValue(props.left);
+  const right = useDeferredValue(props.right);
   const zoomed =
     zoom && project.get('lane', zoom.lane)?.exchange === exchange.id ? project.get('lane', zoom.lane)! : null;
   const key = zoomed ? zoom?.key : undefined;
