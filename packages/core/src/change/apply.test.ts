@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { writeProject } from '../file/canonical.js';
-import { randomEdit, smallPlant } from '../testing/random-edits.testing.js';
+import { randomEdit, THEMES, smallPlant } from '../testing/random-edits.testing.js';
 import { applied, twoStations } from '../testing/two-stations.testing.js';
 import type { Project } from '../model/project.js';
 import { newStation } from '../model/create.js';
@@ -24,7 +24,7 @@ test('apply, then its inverse: the same file byte for byte, over random change s
       let project = start;
       const done: ChangeSet[] = [];
       edits.forEach(([what, whose, value], i) => {
-        const changes = randomEdit(project, what, whose, value, `fresh${i}`);
+        const changes = randomEdit(project, THEMES[what % 3]!, what, whose, value, `fresh${i}`);
         const changeSet = { id: `c${i}`, label: '', changes: changes ?? [] };
         const result = apply(project, changeSet);
         if (!result.ok) return;

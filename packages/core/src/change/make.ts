@@ -44,7 +44,8 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
       const fields = referencesOf(k, holder).filter((r) => r.id === target);
       const goesToo =
         fields.some((r) => r.path[0] === owner) || (k === 'claim' && fields.some((r) => r.kind === 'end'));
-      if (goesToo || (k === 'end' && fields.some((r) => r.kind === 'station'))) visit(k, dependent);
+      const oneOfItsOwn = (k === 'end' || k === 'landing') && fields.some((r) => r.kind === 'station');
+      if (goesToo || oneOfItsOwn) visit(k, dependent);
       else {
         const known = others.get(dependent) ?? { kind: k, entity: holder, fields: [] };
         known.fields.push(...fields.map((r) => r.path));
@@ -70,7 +71,17 @@ function emptied(kind: Kind, entity: Entity, path: readonly string[]): Change {
   return set(kind, entity, [path[0]!], null);
 }
 
-const DEPENDENT_KINDS: readonly Kind[] = ['station', 'port', 'area', 'end', 'lane', 'claim'];
+const DEPENDENT_KINDS: readonly Kind[] = [
+  'station',
+  'rack',
+  'module',
+  'port',
+  'area',
+  'landing',
+  'end',
+  'lane',
+  'claim',
+];
 
 /** Everything that refers to this id. */
 export function dependentsOf(reader: Reader, id: string): { kind: Kind; id: string }[] {

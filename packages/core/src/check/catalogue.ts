@@ -1,48 +1,79 @@
 import type { Rule } from './rule.js';
 import { addressTwice } from './rules/adr/adr-1-address-twice.js';
+import { malformedAddress } from './rules/adr/adr-2-malformed.js';
+import { specialAddressUsed } from './rules/adr/adr-3-special-address.js';
+import { masksDiffer } from './rules/adr/adr-4-masks-differ.js';
+import { gatewayOutside } from './rules/adr/adr-5-gateway.js';
+import { noWayBetween } from './rules/adr/adr-6-no-way.js';
+import { subnetsOverlap } from './rules/adr/adr-7-subnets-overlap.js';
+import { numberTwice } from './rules/adr/adr-8-number-twice.js';
+import { outOfRange } from './rules/adr/adr-9-out-of-range.js';
+import { notYetSet } from './rules/adr/adr-10-not-yet-set.js';
+import { nodeTwice } from './rules/adr/adr-11-node-twice.js';
 import { tcpPort } from './rules/adr/adr-12-tcp-port.js';
 import { toldNotTrue } from './rules/adr/adr-13-told-not-true.js';
-import { malformedAddress } from './rules/adr/adr-2-malformed.js';
-import { noWayBetween } from './rules/adr/adr-6-no-way.js';
-import { readOnly } from './rules/dir/dir-2-read-only.js';
+import { lastOctet } from './rules/adr/adr-14-last-octet.js';
+import { hardwareTwice } from './rules/adr/adr-15-hardware-twice.js';
+import { deviceName } from './rules/adr/adr-16-device-name.js';
+import { notInForce } from './rules/adr/adr-18-not-in-force.js';
+import { lineSettings } from './rules/lin/lin-1-line-settings.js';
+import { electrical } from './rules/lin/lin-2-electrical.js';
+import { unitLoads } from './rules/lin/lin-3-unit-loads.js';
+import { callers } from './rules/lin/lin-4-callers.js';
+import { busSettings } from './rules/lin/lin-5-bus-settings.js';
+import { portOff } from './rules/lin/lin-7-port-off.js';
+import { radioNetwork } from './rules/lin/lin-8-radio.js';
 import { notSpoken } from './rules/lin/lin-9-not-spoken.js';
-import { sameDirection } from './rules/dir/dir-1-same-direction.js';
-import { bothWait } from './rules/dir/dir-6-both-wait.js';
-import { acceptanceIncomplete } from './rules/doc/doc-2-acceptance-incomplete.js';
-import { nameMissing } from './rules/nam/nam-1-name-missing.js';
-import { nameTwice } from './rules/nam/nam-2-name-twice.js';
-import { outsideTable } from './rules/pos/pos-11-outside-table.js';
-import { notWhereRead } from './rules/pos/pos-1-not-where-read.js';
-import { keptAsTyped } from './rules/pos/pos-12-kept-as-typed.js';
-import { incomplete } from './rules/pos/pos-13-incomplete.js';
-import { allShifted } from './rules/pos/pos-8-all-shifted.js';
-import { lanesOverlap } from './rules/pos/pos-9-lanes-overlap.js';
-import { twoWriters } from './rules/pos/pos-2-two-writers.js';
-import { reservedRange } from './rules/pos/pos-3-reserved.js';
-import { readNotWritten } from './rules/pos/pos-5-read-not-written.js';
-import { writtenNotRead } from './rules/pos/pos-6-written-not-read.js';
+import { slotTwice } from './rules/hws/hws-1-slot-twice.js';
+import { slotOutside } from './rules/hws/hws-2-slot-outside.js';
+import { slotGap } from './rules/hws/hws-3-gap.js';
+import { wrongPlace } from './rules/hws/hws-4-wrong-place.js';
+import { revision } from './rules/hws/hws-5-revision.js';
+import { widened } from './rules/hws/hws-6-widened.js';
+import { orderCode } from './rules/hws/hws-7-order-code.js';
+import { imagesOverlap } from './rules/hws/hws-9-images-overlap.js';
+import { description } from './rules/hws/hws-10-description.js';
 import { lengthDiffers } from './rules/siz/siz-1-length-differs.js';
 import { arrayDiffers } from './rules/siz/siz-2-array-differs.js';
 import { itemBeyondLane } from './rules/siz/siz-3-item-beyond-lane.js';
 import { beyondArea } from './rules/siz/siz-4-beyond-area.js';
+import { textCapacity } from './rules/siz/siz-6-text-capacity.js';
 import { oddBytes } from './rules/siz/siz-8-odd-bytes.js';
 import { otherUnits } from './rules/siz/siz-9-other-units.js';
+import { notWhereRead } from './rules/pos/pos-1-not-where-read.js';
+import { twoWriters } from './rules/pos/pos-2-two-writers.js';
+import { reservedRange } from './rules/pos/pos-3-reserved.js';
+import { readNotWritten } from './rules/pos/pos-5-read-not-written.js';
+import { writtenNotRead } from './rules/pos/pos-6-written-not-read.js';
+import { allShifted } from './rules/pos/pos-8-all-shifted.js';
+import { lanesOverlap } from './rules/pos/pos-9-lanes-overlap.js';
+import { outsideTable } from './rules/pos/pos-11-outside-table.js';
+import { keptAsTyped } from './rules/pos/pos-12-kept-as-typed.js';
+import { incomplete } from './rules/pos/pos-13-incomplete.js';
 import { widthDiffers } from './rules/typ/typ-1-width-differs.js';
 import { familyDiffers } from './rules/typ/typ-2-family-differs.js';
 import { byteOrder } from './rules/typ/typ-3-byte-order.js';
 import { wrongSwap } from './rules/typ/typ-4-wrong-swap.js';
 import { registerOrder } from './rules/typ/typ-5-register-order.js';
 import { boolPacking } from './rules/typ/typ-6-bool-packing.js';
-import { registersOverlap } from './rules/typ/typ-10-registers-overlap.js';
 import { members } from './rules/typ/typ-9-members.js';
-
-import { specialAddressUsed } from './rules/adr/adr-3-special-address.js';
-import { masksDiffer } from './rules/adr/adr-4-masks-differ.js';
-import { gatewayOutside } from './rules/adr/adr-5-gateway.js';
-import { textCapacity } from './rules/siz/siz-6-text-capacity.js';
+import { registersOverlap } from './rules/typ/typ-10-registers-overlap.js';
+import { sameDirection } from './rules/dir/dir-1-same-direction.js';
+import { readOnly } from './rules/dir/dir-2-read-only.js';
+import { twoOwners } from './rules/dir/dir-4-two-owners.js';
+import { notItsOwn } from './rules/dir/dir-5-not-its-own.js';
+import { bothWait } from './rules/dir/dir-6-both-wait.js';
+import { nameMissing } from './rules/nam/nam-1-name-missing.js';
+import { nameTwice } from './rules/nam/nam-2-name-twice.js';
 import { nameNotLegal } from './rules/nam/nam-3-not-legal.js';
+import { connections } from './rules/cap/cap-1-connections.js';
+import { bytes } from './rules/cap/cap-2-bytes.js';
+import { nodes } from './rules/cap/cap-3-nodes.js';
+import { noSupplier } from './rules/doc/doc-1-no-supplier.js';
+import { acceptanceIncomplete } from './rules/doc/doc-2-acceptance-incomplete.js';
+import { openAccess } from './rules/doc/doc-5-open-access.js';
 
-/** Every rule. A new rule is a new file and a line here. */
+/** Every rule, by code. A new rule is a new file, a line above and one below. */
 export const RULES: readonly Rule[] = [
   addressTwice,
   malformedAddress,
@@ -50,9 +81,34 @@ export const RULES: readonly Rule[] = [
   masksDiffer,
   gatewayOutside,
   noWayBetween,
+  subnetsOverlap,
+  numberTwice,
+  outOfRange,
+  notYetSet,
+  nodeTwice,
   tcpPort,
   toldNotTrue,
+  lastOctet,
+  hardwareTwice,
+  deviceName,
+  notInForce,
+  lineSettings,
+  electrical,
+  unitLoads,
+  callers,
+  busSettings,
+  portOff,
+  radioNetwork,
   notSpoken,
+  slotTwice,
+  slotOutside,
+  slotGap,
+  wrongPlace,
+  revision,
+  widened,
+  orderCode,
+  imagesOverlap,
+  description,
   lengthDiffers,
   arrayDiffers,
   itemBeyondLane,
@@ -80,9 +136,16 @@ export const RULES: readonly Rule[] = [
   registersOverlap,
   sameDirection,
   readOnly,
+  twoOwners,
+  notItsOwn,
   bothWait,
   nameMissing,
   nameTwice,
   nameNotLegal,
+  connections,
+  bytes,
+  nodes,
+  noSupplier,
   acceptanceIncomplete,
+  openAccess,
 ];

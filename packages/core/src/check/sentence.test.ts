@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { apply } from '../change/apply.js';
-import { randomEdit, smallPlant } from '../testing/random-edits.testing.js';
+import { randomEdit, THEMES, smallPlant } from '../testing/random-edits.testing.js';
 import { RULES } from './catalogue.js';
 import { CheckEngine } from './engine.js';
 import { inOrderOfWork, tallyOf } from './order-of-work.js';
@@ -9,7 +9,7 @@ import { plain, ruleOf, textOf } from './sentence.js';
 const steps = fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { minLength: 5, maxLength: 25 });
 const spoilt = steps.map((edits) =>
   edits.reduce((project, [what, whose, value], i) => {
-    const changes = randomEdit(project, what, whose, value, `fresh${i}`);
+    const changes = randomEdit(project, THEMES[what % 3]!, what, whose, value, `fresh${i}`);
     const applied = changes && apply(project, { id: 'c', label: '', changes });
     return applied?.ok ? project.with(applied.entities) : project;
   }, smallPlant()),

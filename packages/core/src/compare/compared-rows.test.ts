@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { diff } from '../change/diff.js';
-import { randomEdit, smallPlant } from '../testing/random-edits.testing.js';
+import { randomEdit, THEMES, smallPlant } from '../testing/random-edits.testing.js';
 import { edited, without } from '../testing/two-stations.testing.js';
 import { compareRevisions } from './compared-rows.js';
 
@@ -44,7 +44,7 @@ test('the same revision differs in nothing; any other in something', () => {
     fc.property(fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { maxLength: 5 }), (steps) => {
       let project = plant;
       steps.forEach(([what, whose, value], i) => {
-        const changes = randomEdit(project, what, whose, value, `fresh${i}`) ?? [];
+        const changes = randomEdit(project, THEMES[what % 3]!, what, whose, value, `fresh${i}`) ?? [];
         const applied = apply(project, { id: `c${i}`, label: '', changes });
         if (applied.ok) project = project.with(applied.entities);
       });

@@ -26,7 +26,20 @@ export function canonicalLine(value: unknown): string {
 }
 
 /** Lists keyed by id get a line an entry, so that a diff of two versions reads well. */
-const LISTS = new Set(['items', 'views', 'limits', 'reservations', 'words', 'told', 'listens']);
+const LISTS = new Set([
+  'items',
+  'views',
+  'limits',
+  'reservations',
+  'words',
+  'told',
+  'listens',
+  'zones',
+  'further',
+  'firmware',
+  'presets',
+  'speaks',
+]);
 
 function entityLines(entity: Entity, indent: string): string {
   const tree = entity as unknown as Record<string, unknown>;

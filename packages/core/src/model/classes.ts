@@ -4,24 +4,32 @@ import { Claim } from './claim.js';
 import { End } from './end.js';
 import { Exchange } from './exchange.js';
 import type { Kind } from './kinds.js';
+import { Landing } from './landing.js';
 import { Lane } from './lane.js';
+import { Module } from './module.js';
 import { Network } from './network.js';
 import { Port } from './port.js';
 import { Profile } from './profile.js';
 import { ProjectInfo } from './project-info.js';
+import { Rack } from './rack.js';
 import { Station } from './station.js';
+import { Tick } from './tick.js';
 
 /** The class that guards each kind of entity where it enters. */
 export const CLASSES: Record<Kind, new () => object> = {
   project: ProjectInfo,
   profile: Profile,
   station: Station,
+  rack: Rack,
+  module: Module,
   network: Network,
   port: Port,
   area: Area,
+  landing: Landing,
   exchange: Exchange,
   end: End,
   lane: Lane,
   claim: Claim,
   acceptance: Acceptance,
+  tick: Tick,
 };

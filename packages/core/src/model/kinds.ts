@@ -3,26 +3,34 @@ import type { Area } from './area.js';
 import type { Claim } from './claim.js';
 import type { End } from './end.js';
 import type { Exchange } from './exchange.js';
+import type { Landing } from './landing.js';
 import type { Lane } from './lane.js';
+import type { Module } from './module.js';
 import type { Network } from './network.js';
 import type { Port } from './port.js';
 import type { Profile } from './profile.js';
 import type { ProjectInfo } from './project-info.js';
+import type { Rack } from './rack.js';
 import type { Station } from './station.js';
+import type { Tick } from './tick.js';
 
 /** Every kind of entity, in the order of the project file: what is referred to stands before what refers. */
 export const KINDS = [
   'project',
   'profile',
   'station',
+  'rack',
+  'module',
   'network',
   'port',
   'area',
+  'landing',
   'exchange',
   'end',
   'lane',
   'claim',
   'acceptance',
+  'tick',
 ] as const;
 export type Kind = (typeof KINDS)[number];
 
@@ -30,14 +38,18 @@ export interface EntityOf {
   project: ProjectInfo;
   profile: Profile;
   station: Station;
+  rack: Rack;
+  module: Module;
   network: Network;
   port: Port;
   area: Area;
+  landing: Landing;
   exchange: Exchange;
   end: End;
   lane: Lane;
   claim: Claim;
   acceptance: Acceptance;
+  tick: Tick;
 }
 export type Entity = EntityOf[Kind];
 
@@ -46,14 +58,18 @@ export const KIND_WORDS: Record<Kind, string> = {
   project: 'project',
   profile: 'profile',
   station: 'station',
+  rack: 'rack',
+  module: 'module',
   network: 'network',
   port: 'port',
   area: 'area',
+  landing: 'landing',
   exchange: 'exchange',
   end: 'end',
   lane: 'lane',
   claim: 'claim',
   acceptance: 'acceptance',
+  tick: 'tick',
 };
 
 export const PROJECT_ID = 'project';

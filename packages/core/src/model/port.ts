@@ -10,13 +10,43 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsId, IsName, IsOrder } from './fields.js';
-import { RecordOf } from './nested.js';
-import { PURPOSES, type Purpose } from './words.js';
+import { IsId, IsName, IsOrder, IsText } from './fields.js';
+import { Nested, RecordOf } from './nested.js';
+import {
+  ADDRESS_SOURCES,
+  ELECTRICAL,
+  LINE_ROLES,
+  PURPOSES,
+  RADIO_SORTS,
+  type AddressSource,
+  type Electrical,
+  type LineRole,
+  type Purpose,
+  type RadioSort,
+} from './words.js';
 
 /** A TCP port that a station answers on for one protocol. */
 export class Listening {
   @IsInt() @Min(1) @Max(65535) tcpPort!: number;
+}
+
+/** Another IPv4 address of the same port, as typed. */
+export class FurtherAddress {
+  @IsOrder() order!: number;
+  @IsString() @MaxLength(60) address!: string;
+  @IsString() @MaxLength(60) mask!: string;
+  @IsIn(ADDRESS_SOURCES) how!: AddressSource;
+}
+
+/** What is set at one radio unit, as typed. */
+export class RadioUnit {
+  @IsIn(RADIO_SORTS) sort!: RadioSort;
+  /** its number in the network */
+  @IsText() number?: string;
+  @IsText() id?: string;
+  @IsText() band?: string;
+  @IsText() rate?: string;
+  @IsText() mode?: string;
 }
 
 /** A station's connection to a network. */
@@ -38,4 +68,31 @@ export class Port {
   @RecordOf(() => Listening) listens!: Record<string, Listening>;
   /** unit address, where it answers to one only */
   @IsOptional() @IsInt() @Min(0) @Max(65535) unit!: number | null;
+  /** the module that it is on, where it is on one */
+  @IsOptional() @IsId() module?: string | null;
+  /** how it gets its address; by hand where nothing is said */
+  @IsOptional() @IsIn(ADDRESS_SOURCES) how?: AddressSource;
+  @RecordOf(() => FurtherAddress, { nullable: true }) further?: Record<string, FurtherAddress> | null;
+  /** the name that cyclic Ethernet I/O finds it by */
+  @IsText() deviceName?: string;
+  /** its hardware (MAC) address, as typed */
+  @IsText() hardware?: string;
+  /** on a serial line */
+  @IsOptional() @IsIn(LINE_ROLES) lineRole?: LineRole;
+  @IsOptional() @IsIn(ELECTRICAL) electrical?: Electrical;
+  /** rate and character, as typed: `9600 8E1` */
+  @IsText() serial?: string;
+  /** on a token bus, as typed */
+  @IsText() node?: string;
+  @IsText() busRate?: string;
+  @IsText() busProfile?: string;
+  /** whether it takes the token itself; one that only answers does not */
+  @IsOptional() @IsBoolean() busActive?: boolean;
+  /** telemetry address, as typed */
+  @IsText() telemetry?: string;
+  @Nested(() => RadioUnit, { nullable: true }) radio?: RadioUnit | null;
+  /** of an adapter of a virtual machine: the host's adapter that it is bridged to */
+  @IsOptional() @IsId() bridgedTo?: string | null;
+  /** how it can be told from others of the same computer */
+  @IsText() recognised?: string;
 }

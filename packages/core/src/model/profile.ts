@@ -3,7 +3,16 @@ import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
 import { View } from './view.js';
-import { CALLING, NAME_FORMS, NETWORK_KINDS, type Calling, type NameForm, type NetworkKind } from './words.js';
+import {
+  CALLING,
+  NAME_FORMS,
+  NETWORK_KINDS,
+  PRESET_FIELDS,
+  type Calling,
+  type NameForm,
+  type NetworkKind,
+  type PresetField,
+} from './words.js';
 
 /** A figure of a profile and where it comes from. */
 export class Limit {
@@ -28,6 +37,18 @@ export class Speech {
   @IsString() @MaxLength(500) source!: string;
 }
 
+/** A value that the type leaves the factory with, and that stands for 'not yet set'. */
+export class Preset {
+  @IsIn(PRESET_FIELDS) field!: PresetField;
+  @IsString() @MaxLength(60) value!: string;
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** A custom of the type that a rule asks for, with its source. */
+export class Custom {
+  @IsString() @MaxLength(500) source!: string;
+}
+
 /** An end's own word for one of ours, shown under it. */
 export class OwnWord {
   @IsString() @MaxLength(60) word!: string;
@@ -45,6 +66,10 @@ export class Profile {
   @Nested(() => NameRule) nameRule!: NameRule;
   /** keyed by protocol; none at all: not known */
   @RecordOf(() => Speech, { nullable: true }) speaks?: Record<string, Speech> | null;
+  /** factory values that mean 'not yet set' */
+  @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
+  /** its unit address is by custom the last part of its IP address */
+  @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */
   @RecordOf(() => OwnWord) words!: Record<string, OwnWord>;
   @IsText() comment?: string;

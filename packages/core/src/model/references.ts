@@ -11,8 +11,11 @@ export interface Reference {
 
 /** The owner of an entity: what it is a part of. It goes when its owner goes. */
 export const OWNER_FIELD: Partial<Record<Kind, string>> = {
+  rack: 'station',
+  module: 'rack',
   port: 'station',
   area: 'station',
+  landing: 'module',
   end: 'exchange',
   lane: 'exchange',
   claim: 'lane',
@@ -23,17 +26,31 @@ type Lister<K extends Kind> = (entity: EntityOf[K]) => Reference[];
 const one = (kind: Kind, id: string | null | undefined, field: string): Reference[] =>
   id ? [{ kind, id, path: [field] }] : [];
 
-const place = (value: Place | AsTyped | null): Reference[] =>
-  value && 'area' in value ? [{ kind: 'area', id: value.area, path: ['place', 'area'] }] : [];
+const place = (value: Place | AsTyped | null, field = 'place'): Reference[] =>
+  value && 'area' in value ? [{ kind: 'area', id: value.area, path: [field, 'area'] }] : [];
 
 const LISTERS: { [K in Kind]: Lister<K> } = {
   project: () => [],
   acceptance: () => [],
+  tick: () => [],
   profile: () => [],
   network: () => [],
   exchange: () => [],
-  station: (s) => one('profile', s.profile, 'profile'),
-  port: (p) => [...one('station', p.station, 'station'), ...one('network', p.network, 'network')],
+  station: (s) => [...one('profile', s.profile, 'profile'), ...one('station', s.runsOn, 'runsOn')],
+  rack: (r) => one('station', r.station, 'station'),
+  module: (m) => one('rack', m.rack, 'rack'),
+  landing: (l) => [
+    ...one('station', l.station, 'station'),
+    ...one('module', l.module, 'module'),
+    ...place(l.inputsAt, 'inputsAt'),
+    ...place(l.outputsAt, 'outputsAt'),
+  ],
+  port: (p) => [
+    ...one('station', p.station, 'station'),
+    ...one('network', p.network, 'network'),
+    ...one('module', p.module, 'module'),
+    ...one('port', p.bridgedTo, 'bridgedTo'),
+  ],
   area: (a) => one('station', a.station, 'station'),
   end: (e) => [
     ...one('exchange', e.exchange, 'exchange'),

@@ -1,8 +1,37 @@
-import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsOptional } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
-import { Nested } from './nested.js';
-import { ROLES, PARTIES, type Role, type Party } from './words.js';
+import { Nested, RecordOf } from './nested.js';
+import { GUARDS, PARTIES, ROLES, RUN_STATES, type Guard, type Party, type Role, type RunState } from './words.js';
+
+/** The firmware of one part of a station, where CPU and I/O have their own. */
+export class Firmware {
+  @IsOrder() order!: number;
+  @IsName() part!: string;
+  /** as typed; compared part by part, so that 12.10 is above 12.9 */
+  @IsString() @MaxLength(60) version!: string;
+}
+
+/** What somebody saw it do. */
+export class Observed {
+  @IsIn(RUN_STATES) state!: RunState;
+  @IsText() code?: string;
+  @IsText() modeSwitch?: string;
+  @IsString() @MaxLength(200) by!: string;
+  /** ISO 8601 */
+  @IsString() @MaxLength(40) at!: string;
+}
 
 /** Anything that takes part in an exchange. */
 export class Station {
@@ -15,6 +44,15 @@ export class Station {
   /** own, or outside: only described, its words count as said on paper */
   @IsIn(PARTIES) party!: Party;
   @IsText() typeText?: string;
+  @IsText() orderCode?: string;
+  @IsText() revision?: string;
+  @RecordOf(() => Firmware, { nullable: true }) firmware?: Record<string, Firmware> | null;
+  /** ms from one pass of its program to the next */
+  @IsOptional() @IsInt() @Min(0) @Max(3_600_000) scan?: number | null;
+  /** the station that hosts this software: its addresses are then the host's */
+  @IsOptional() @IsId() runsOn?: string | null;
+  @Nested(() => Observed, { nullable: true }) observed?: Observed | null;
+  @IsOptional() @IsIn(GUARDS) guard?: Guard | null;
   /** who answers for it */
   @IsText() supplier?: string;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;

@@ -58,6 +58,45 @@ export type Access = (typeof ACCESSES)[number];
 export const NETWORK_KINDS = ['ethernet', 'serial line', 'token bus', 'radio', 'direct cable'] as const;
 export type NetworkKind = (typeof NETWORK_KINDS)[number];
 
+/** How the conductors of a serial line run: shared by all, one pair each way, or between two devices only. */
+export const WIRINGS = ['two-wire', 'four-wire', 'point-to-point'] as const;
+export type Wiring = (typeof WIRINGS)[number];
+/** Electrical standards of serial interfaces. */
+export const ELECTRICAL = ['RS-485', 'RS-422', 'RS-232'] as const;
+export type Electrical = (typeof ELECTRICAL)[number];
+export const LINE_ROLES = ['calls', 'answers'] as const;
+export type LineRole = (typeof LINE_ROLES)[number];
+export const ADDRESS_SOURCES = ['by hand', 'automatic', 'temporary'] as const;
+export type AddressSource = (typeof ADDRESS_SOURCES)[number];
+export const RADIO_SORTS = ['base', 'repeater', 'end unit'] as const;
+export type RadioSort = (typeof RADIO_SORTS)[number];
+
+export const MODULE_KINDS = [
+  'CPU',
+  'head',
+  'communication',
+  'digital input',
+  'digital output',
+  'digital input and output',
+  'analogue input',
+  'analogue output',
+  'counter',
+  'other',
+] as const;
+export type ModuleKind = (typeof MODULE_KINDS)[number];
+/** owner: sets the outputs and says how the module works; listener: only reads its inputs */
+export const LANDING_ROLES = ['owner', 'listener'] as const;
+export type LandingRole = (typeof LANDING_ROLES)[number];
+
+export const RUN_STATES = ['running', 'stopped', 'faulted'] as const;
+export type RunState = (typeof RUN_STATES)[number];
+/** Who may set this station up from outside. */
+export const GUARDS = ['closed', 'password', 'default password', 'open'] as const;
+export type Guard = (typeof GUARDS)[number];
+/** Fields that a type may leave the factory with, to be told from a value that somebody chose. */
+export const PRESET_FIELDS = ['address', 'unit', 'node', 'telemetry', 'radio number'] as const;
+export type PresetField = (typeof PRESET_FIELDS)[number];
+
 export const PURPOSES = ['general', 'programming', 'I/O', 'panel'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 

@@ -1,10 +1,14 @@
 import type { Change, Json } from '../change/change.js';
 import { dropWithDependents, put, set } from '../change/make.js';
 import { emptyClaim } from '../lane/edit-cell.js';
-import { newAcceptance, newArea, newEnd, newExchange, newPort, newStation } from '../model/create.js';
+import { newAcceptance, newArea, newEnd, newExchange, newNetwork, newPort, newStation } from '../model/create.js';
 import type { Kind } from '../model/kinds.js';
+import type { Landing } from '../model/landing.js';
+import type { Module } from '../model/module.js';
 import { inOrder } from '../model/order.js';
+import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
+import type { ModuleKind } from '../model/words.js';
 import { added, twoStations } from './two-stations.testing.js';
 
 /** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
@@ -40,8 +44,9 @@ export function smallPlant(): Project {
     k4: { name: `${prefix}4`, type: { base: 'STRING', count: 1, capacity: 8 }, offset: { bits: 64 } },
   });
   const at = (areaId: string, view: string, number: number) => ({ area: areaId, view, number });
+  const wired = withWiring(lanes);
   return added(
-    added(lanes, 'acceptance', ACCEPTANCE),
+    added(wired, 'acceptance', ACCEPTANCE),
     'claim',
     {
       ...ca,
@@ -69,12 +74,73 @@ export function smallPlant(): Project {
   );
 }
 
+/** A line, a bus, a radio network, and a rack whose modules two controllers speak of. */
+function withWiring(project: Project): Project {
+  const port = (id: string, order: number, station: string, network: string | null, rest: Partial<Port>): Port => ({
+    ...newPort(id, order, station, network),
+    name: id,
+    ...rest,
+  });
+  const landing = (id: string, station: string, module: string, rest: Partial<Landing>): Landing => ({
+    ...{ id, order: 10, station, module, role: 'owner', inputsAt: null, outputsAt: null, slot: null },
+    ...{ inputs: null, outputs: null, orderCode: 'DO-16', accepted: '4.6' },
+    ...rest,
+  });
+  const module = (id: string, slot: number, kind: ModuleKind, outputs: number): Module => ({
+    ...{ id, order: slot, name: id, rack: 'rack', slot, kind, orderCode: 'DO-16', inputs: 0, outputs },
+    found: { orderCode: 'DO-16', revision: '4.6' },
+  });
+  const networks = added(
+    project,
+    'network',
+    { ...newNetwork('line', 20, 'Line'), kind: 'serial line', wiring: 'two-wire' },
+    { ...newNetwork('bus', 30, 'Bus'), kind: 'token bus', busRate: '500 kbit/s', highestAddress: '126' },
+    { ...newNetwork('air', 40, 'Air'), kind: 'radio', radio: { id: '7', endUnits: 1 } },
+  );
+  const line = { serial: '9600 8E1', electrical: 'RS-485' } as const;
+  const ports = added(
+    networks,
+    'port',
+    port('pl1', 20, 'sa', 'line', { ...line, lineRole: 'calls' }),
+    port('pl2', 30, 'sb', 'line', { ...line, lineRole: 'answers', unit: 11 }),
+    port('pl3', 40, 'sc', 'line', { ...line, lineRole: 'answers', unit: 12 }),
+    port('pn1', 50, 'sa', 'bus', { node: '5', busActive: true, busRate: '500 kbit/s' }),
+    port('pn2', 60, 'sb', 'bus', { node: '9', busRate: '500 kbit/s' }),
+    port('pr1', 70, 'sa', 'air', { radio: { sort: 'base', id: '7', number: '1' } }),
+    port('pr2', 80, 'sb', 'air', { radio: { sort: 'end unit', id: '7', number: '2' } }),
+    port('pe2', 90, 'sa', null, { address: '10.9.0.1', unit: 9 }),
+    port('pe3', 100, 'sc', 'net', { address: '10.0.0.44', hardware: '02:00:00:00:00:01', enabled: false }),
+  );
+  const head = added(ports, 'station', { ...newStation('sd', 40, 'D'), roles: ['remote I/O head'] });
+  const rack = added(head, 'rack', {
+    ...{ id: 'rack', order: 10, name: 'Rack', station: 'sd', size: 4, first: 0, gaps: false, zones: {}, takes: [] },
+  });
+  const modules = added(rack, 'module', module('m1', 0, 'head', 0), module('m2', 1, 'digital output', 2));
+  const more = added(modules, 'module', module('m3', 2, 'digital output', 2));
+  const at = (number: number) => ({ area: 'areaa', view: 'va', number });
+  return added(
+    more,
+    'landing',
+    landing('l2', 'sa', 'm2', { outputsAt: at(700), slot: 1 }),
+    landing('l3', 'sa', 'm3', { outputsAt: at(702) }),
+    landing('l4', 'sb', 'm2', { role: 'listener' }),
+  );
+}
+
 type Values = readonly unknown[];
+
+const limit = (value: number) => ({ value, source: 's' });
 
 const ACCEPTANCE = newAcceptance('acc', 10, 'TYP 2 · x', '0', { reason: 'fits', name: 'R. Vale', at: '' });
 
+const WITH_IP = /^(port|pe)/;
+const WITH_UNIT = /^(portb|pl)/;
+const ON_LINE = /^pl/;
+const ON_BUS = /^pn/;
+const ON_AIR = /^pr/;
+
 /** Fields that random edits set, each with values of which some fire a rule and some clear it. */
-const FIELDS: readonly (readonly [Kind, string, Values])[] = [
+const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whose?: RegExp])[] = [
   ['acceptance', 'reason', ['fits', '', 'fits']],
   ['station', 'name', ['A', 'B', 'a', '', 'Z']],
   ['station', 'party', ['own', 'outside']],
@@ -106,13 +172,61 @@ const FIELDS: readonly (readonly [Kind, string, Values])[] = [
     ],
   ],
   ['profile', 'views.vb.access', ['read and set', 'read']],
-  ['port', 'listens', [{}, {}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }]],
-  ['port', 'address', ['10.0.0.1', '10.0.0.2', '10.0.0.3', '10.0.0.300', '10.0.1.2', '10.0.0.255', '8.8.4.4', '']],
-  ['port', 'mask', ['255.255.255.0', '255.0.255.0', '/24', '/16']],
-  ['port', 'gateway', ['', '10.0.0.9', 'x', '10.0.9.9', '10.0.0.1']],
-  ['port', 'unit', [null, 7]],
-  ['port', 'former', [[], ['10.0.0.9']]],
-  ['port', 'network', ['net', 'net', null]],
+  ['port', 'listens', [{}, {}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }], WITH_IP],
+  [
+    'port',
+    'address',
+    ['10.0.0.1', '10.0.0.2', '10.0.0.3', '10.0.0.7', '10.0.0.300', '10.0.1.2', '10.0.0.255', '8.8.4.4', ''],
+    WITH_IP,
+  ],
+  ['port', 'mask', ['255.255.255.0', '255.0.255.0', '/24', '/16'], WITH_IP],
+  ['port', 'gateway', ['', '10.0.0.9', 'x', '10.0.9.9', '10.0.0.1'], WITH_IP],
+  ['port', 'unit', [null, 7, 11, 12], WITH_UNIT],
+  ['port', 'purpose', ['general', 'general', 'I/O', 'programming'], WITH_IP],
+  ['port', 'deviceName', ['', 'a', 'A_'], WITH_IP],
+  ['port', 'how', ['by hand', 'temporary'], WITH_IP],
+  ['port', 'hardware', ['', '02:00:00:00:00:01'], WITH_IP],
+  ['port', 'enabled', [true, true, false], WITH_IP],
+  ['port', 'serial', ['9600 8E1', '9600 8N1', '9600'], ON_LINE],
+  ['port', 'electrical', ['RS-485', 'RS-232'], ON_LINE],
+  ['port', 'lineRole', ['calls', 'answers'], ON_LINE],
+  ['port', 'node', ['5', '9', '127'], ON_BUS],
+  ['port', 'busRate', ['500 kbit/s', '1.5 Mbit/s', 'fast'], ON_BUS],
+  [
+    'port',
+    'radio',
+    [
+      { sort: 'end unit', id: '7', number: '2' },
+      { sort: 'base', id: '8', number: '300' },
+      { sort: 'repeater', id: '8', number: '1' },
+    ],
+    ON_AIR,
+  ],
+  ['network', 'radio', [{ endUnits: 1 }, { endUnits: 2, repeaters: 0 }]],
+  ['network', 'highestAddress', ['126', '3']],
+  ['station', 'supplier', ['', 'Coldside']],
+  ['station', 'guard', [null, 'open', 'default password']],
+  ['station', 'roles', [['controller'], ['remote I/O head']]],
+  [
+    'profile',
+    'limits',
+    [{}, { connections: limit(1) }, { nodes: limit(1) }, { bytes: limit(8) }, { connections: limit(9) }],
+  ],
+  ['profile', 'presets', [null, { p: { field: 'unit', value: '11', source: 's' } }]],
+  ['profile', 'unitIsLastOctet', [null, { source: 's' }]],
+  ['rack', 'found', [null, 4, 5]],
+  ['rack', 'size', [4, 2]],
+  ['rack', 'takes', [[], ['AI-8']]],
+  ['rack', 'zones', [{}, { z: { order: 1, name: 'Head', slot: 0, size: 2, kinds: ['head'] } }]],
+  ['module', 'slot', [0, 1, 2, 3, 9, null]],
+  ['module', 'orderCode', ['DO-16', 'DO-32']],
+  ['module', 'description', ['', '2.1']],
+  ['landing', 'role', ['owner', 'listener']],
+  ['landing', 'accepted', ['4.6', '5.2', 'any', '?']],
+  ['landing', 'slot', [null, 1, 2]],
+  ['landing', 'outputsAt', [{ area: 'areaa', view: 'va', number: 700 }, null]],
+  ['port', 'former', [[], ['10.0.0.9']], WITH_IP],
+  ['port', 'network', ['net', 'net', null], WITH_IP],
   ['area', 'name', ['Memory', 'Memory', '', 'Other']],
   ['area', 'writers', [['program'], ['program'], []]],
   ['area', 'words', [1000, 1000, 301]],
@@ -137,6 +251,15 @@ const FIELDS: readonly (readonly [Kind, string, Values])[] = [
       { count: 9, unit: 8 },
       { typed: '4,5' },
       null,
+    ],
+  ],
+  [
+    'claim',
+    'length',
+    [
+      { count: 8, unit: 16 },
+      { count: 4, unit: 16 },
+      { count: 2, unit: 16 },
     ],
   ],
   [
@@ -176,17 +299,30 @@ const FIELDS: readonly (readonly [Kind, string, Values])[] = [
   ['lane', 'items', [{ k1: { order: 10 }, k2: { order: 20 } }, { k1: { order: 10 } }]],
 ];
 
+/** What a run of edits is mostly about: there are too many fields for one run to meet any of them twice. */
+export const THEMES = ['exchanges', 'wiring', 'hardware'] as const;
+export type Theme = (typeof THEMES)[number];
+
+const KINDS_OF: Record<Theme, readonly Kind[]> = {
+  exchanges: ['acceptance', 'station', 'profile', 'area', 'exchange', 'end', 'claim', 'lane'],
+  wiring: ['station', 'profile', 'network', 'port', 'end'],
+  hardware: ['station', 'rack', 'module', 'landing'],
+};
+const fieldsOf = (theme: Theme) => FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
+
 /** A random edit by three numbers: what, whose, and to what. Null where there is nothing to edit. */
 export function randomEdit(
   project: Project,
+  theme: Theme,
   what: number,
   whose: number,
   value: number,
   fresh: string,
 ): Change[] | null {
   if (what % 12 === 0) return structural(project, whose, value, fresh);
-  const [kind, path, values] = FIELDS[what % FIELDS.length]!;
-  const entities = inOrder(project, kind);
+  const fields = fieldsOf(theme);
+  const [kind, path, values, which] = fields[what % fields.length]!;
+  const entities = inOrder(project, kind).filter(({ id }) => which?.test(id) ?? true);
   const entity = entities[whose % Math.max(entities.length, 1)];
   const next = values[value % values.length];
   if (!entity) return null;
@@ -203,7 +339,7 @@ function structural(project: Project, whose: number, value: number, fresh: strin
     const list = inOrder(project, kind);
     return list[whose % Math.max(list.length, 1)];
   };
-  switch (value % 7) {
+  switch (value % 8) {
     case 0: {
       const kind = (['claim', 'lane', 'port', 'area', 'exchange', 'station'] as const)[whose % 6]!;
       const entity = pick(kind);
@@ -235,6 +371,8 @@ function structural(project: Project, whose: number, value: number, fresh: strin
       const told = inOrder(project, 'claim').filter((c) => /^b\d+$/.test(c.toldPlace ?? ''));
       return told.map((c) => set('claim', c, ['toldPlace'], `b${Number(c.toldPlace!.slice(1)) + (whose % 3) - 1}`));
     }
+    case 7:
+      return Array.from({ length: 33 }, (_, i) => put('port', newPort(`${fresh}p${i}`, i, 'sa', 'line')));
     case 3:
       return [put('station', newStation(fresh, whose, 'Fresh'))];
     default: {

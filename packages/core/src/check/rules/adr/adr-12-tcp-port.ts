@@ -3,7 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import { PROTOCOL_CHOICES, protocolOf } from '../../../protocol/catalogue.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
 
 export const tcpPort: Rule = {
@@ -29,7 +29,7 @@ export const tcpPort: Rule = {
     },
   },
   on: {
-    *exchange(exchange, { reader }) {
+    *exchange(exchange, { reader }): Generator<Report> {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         for (const value of toldFields(reader, exchange, end)) {
           if (value.field !== 'tcpPort' || value.same || value.truth === null || value.told === '') continue;
@@ -55,7 +55,7 @@ export const tcpPort: Rule = {
         }
       }
     },
-    *station(station, { reader }) {
+    *station(station, { reader }): Generator<Report> {
       for (const port of childrenOf(reader, 'port', station.id)) {
         const servers = listeners(reader, port);
         for (const [i, [second, number]] of servers.entries()) {

@@ -1,0 +1,52 @@
+import { childrenOf, entriesInOrder } from '../../../model/order.js';
+import type { Port } from '../../../model/port.js';
+import type { PresetField } from '../../../model/words.js';
+import { numberText } from '../../../wiring/numbers-on.js';
+import { portCell, portName } from '../../port-words.js';
+import type { Rule } from '../../rule.js';
+
+export const notYetSet: Rule = {
+  meta: {
+    code: 'ADR 10',
+    title: 'A value that a type leaves the factory with is set',
+    source: 'common practice: devices of one type all come with the same value; its profile says which',
+    messages: {
+      left: {
+        severity: 'doubt',
+        headline: '{a}: {field} {value} is what the type comes with, so it is not yet set',
+        says: ['{field} [[{value}]], as from the factory ({source})'],
+        consequence: 'Every new device of this type has the same; two of them cannot be told apart.',
+        remedy: 'Give it a value of its own, and set it at the device.',
+      },
+    },
+  },
+  on: {
+    *station(station, { reader }) {
+      const profile = station.profile ? reader.get('profile', station.profile) : undefined;
+      for (const port of childrenOf(reader, 'port', station.id)) {
+        for (const [key, preset] of entriesInOrder(withOrder(profile?.presets ?? {}))) {
+          if (textOf(port, preset.field) !== preset.value.trim()) continue;
+          yield {
+            message: 'left',
+            label: 'not yet set',
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: station.id }],
+            cells: [portCell(port, ...pathOf(preset.field))],
+            params: { a: portName(reader, port), field: preset.field, value: preset.value, source: preset.source },
+            subjects: [port.id, key],
+          };
+        }
+      }
+    },
+  },
+};
+
+const withOrder = <T extends object>(list: Record<string, T>): Record<string, T & { order: number }> =>
+  Object.fromEntries(Object.entries(list).map(([key, value]) => [key, { ...value, order: 0 }]));
+
+function textOf(port: Port, field: PresetField): string {
+  if (field === 'address') return port.address.trim();
+  return numberText(port, field === 'radio number' ? 'radio' : field);
+}
+
+const pathOf = (field: PresetField): string[] => (field === 'radio number' ? ['radio', 'number'] : [field]);

@@ -1,0 +1,53 @@
+import { set } from '../../../change/make.js';
+import { parseIpv4 } from '../../../address/ipv4.js';
+import { childrenOf } from '../../../model/order.js';
+import { portCell, portName } from '../../port-words.js';
+import type { Rule } from '../../rule.js';
+
+export const lastOctet: Rule = {
+  meta: {
+    code: 'ADR 14',
+    title: 'Where that is the custom, the unit address is the last part of the IP address',
+    source: 'the profile of the type, which says so',
+    messages: {
+      other: {
+        severity: 'hint',
+        headline: '{a}: unit {unit} at {address}, where the custom is unit {octet}',
+        says: ['unit [[{unit}]] at {address}; by custom {octet} ({source})'],
+        consequence: 'Whoever relies on the custom calls another unit.',
+        remedy: 'Set unit {octet}, or leave it where others were told {unit}.',
+      },
+    },
+  },
+  on: {
+    *station(station, { reader }) {
+      const custom = station.profile ? reader.get('profile', station.profile)?.unitIsLastOctet : null;
+      if (!custom) return;
+      for (const port of childrenOf(reader, 'port', station.id)) {
+        const address = parseIpv4(port.address);
+        if (!address.ok || address.value === 0 || port.unit === null || port.unit === (address.value & 255)) continue;
+        yield {
+          message: 'other',
+          label: 'unit',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [portCell(port, 'unit')],
+          params: {
+            a: portName(reader, port),
+            unit: String(port.unit),
+            address: port.address.trim(),
+            octet: String(address.value & 255),
+            source: custom.source,
+          },
+          subjects: [port.id],
+        };
+      }
+    },
+  },
+  fixes(finding, reader) {
+    const port = reader.get('port', finding.cells[0]!.id);
+    if (!port) return [];
+    const { a, unit, octet } = finding.params;
+    return [{ label: `${a}: unit ${unit} → ${octet}`, changes: [set('port', port, ['unit'], Number(octet))] }];
+  },
+};

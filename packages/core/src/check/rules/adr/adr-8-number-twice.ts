@@ -1,0 +1,116 @@
+import { set } from '../../../change/make.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Module } from '../../../model/module.js';
+import type { Network } from '../../../model/network.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import { nextFreeNumber, SPACES, type SpaceId } from '../../../wiring/address-spaces.js';
+import { numberOf, spacesOn, takenIn, withNumber } from '../../../wiring/numbers-on.js';
+import { portCell, portName } from '../../port-words.js';
+import type { Report, Rule } from '../../rule.js';
+
+/** Token-bus nodes have a rule of their own, ADR 11. */
+const SPACES_HERE = (network: Network): SpaceId[] => spacesOn(network).filter((space) => space !== 'node');
+
+export const numberTwice: Rule = {
+  meta: {
+    code: 'ADR 8',
+    title: 'A unit, telemetry or radio number stands once where it is heard',
+    source: 'Modbus over Serial Line V1.02, 2.2: an address is unique on a bus; IEEE 1815 for telemetry',
+    messages: {
+      twice: {
+        severity: 'blocker',
+        headline: '{network}: {space} {number} twice, {a} and {b}',
+        says: ['{a}: {space} [[{number}]]', '{b}: {space} [[{number}]]'],
+        consequence: 'Both answer at once, and neither answer can be read.',
+        remedy: 'Give one of them a number of its own{free}, and tell whoever calls it.',
+      },
+      dial: {
+        severity: 'blocker',
+        headline: '{network}: dial {number} twice among {kind} modules, {a} and {b}',
+        says: ['{a}: dial [[{number}]]', '{b}: dial [[{number}]]'],
+        consequence: 'Both are taken for the same place of the base’s registers.',
+        remedy: 'Turn one of them to a number that no other {kind} module has.',
+      },
+    },
+  },
+  on: {
+    *network(network, { reader }): Generator<Report> {
+      const about = { kind: 'network', id: network.id, name: network.name } as const;
+      for (const space of SPACES_HERE(network)) {
+        const byNumber = new Map<number, Port[]>();
+        for (const port of childrenOf(reader, 'port', network.id)) {
+          const number = numberOf(port, space);
+          if (number !== null) byNumber.set(number, [...(byNumber.get(number) ?? []), port]);
+        }
+        for (const [number, ports] of byNumber) {
+          if (ports.length < 2) continue;
+          const free = nextFreeNumber(SPACES[space], takenIn(reader, network, space));
+          yield {
+            message: 'twice',
+            label: `${SPACES[space].name} twice`,
+            about,
+            parties: ports.map((p) => ({ station: p.station })),
+            cells: ports.map((p) => portCell(p, ...fieldOf(space))),
+            params: {
+              network: network.name,
+              space: SPACES[space].name,
+              number: String(number),
+              a: portName(reader, ports[0]!),
+              b: ports
+                .slice(1)
+                .map((p) => portName(reader, p))
+                .join(' and '),
+              free: free === null ? '' : `, ${free} is free`,
+            },
+            subjects: [network.id, space, String(number)],
+          };
+        }
+      }
+      if (network.kind !== 'radio') return;
+      for (const [a, b] of dialsTwice(reader, network)) {
+        const owner = (module: Module) => reader.get('rack', module.rack)!.station;
+        const name = (module: Module) => `${reader.get('station', owner(module))?.name ?? ''} ${module.name}`.trim();
+        yield {
+          message: 'dial',
+          label: 'dial twice',
+          about,
+          parties: [{ station: owner(a) }, { station: owner(b) }],
+          cells: [
+            { kind: 'module', id: b.id, path: ['dial'] },
+            { kind: 'module', id: a.id, path: ['dial'] },
+          ],
+          params: { network: network.name, number: b.dial!.trim(), kind: b.kind, a: name(a), b: name(b) },
+          subjects: [a.id, b.id],
+        };
+      }
+    },
+  },
+  fixes(finding, reader) {
+    const network = reader.get('network', finding.about.id);
+    if (!network || finding.message !== 'twice') return [];
+    const space = SPACES_HERE(network).find((s) => SPACES[s].name === finding.params.space);
+    return [...finding.cells].reverse().flatMap((cell) => {
+      const port = reader.get('port', cell.id);
+      const free = space ? nextFreeNumber(SPACES[space], takenIn(reader, network, space)) : null;
+      if (!port || !space || free === null) return [];
+      const label = `${portName(reader, port)}: ${SPACES[space].name} ${finding.params.number} → ${free}`;
+      return [{ label, changes: [set('port', port, cell.path, withNumber(space, free))] }];
+    });
+  },
+};
+
+const fieldOf = (space: SpaceId): string[] => (space === 'radio' ? ['radio', 'number'] : [space]);
+
+/** Modules of one kind on one radio network that are turned to the same number; the earlier one first. */
+function dialsTwice(reader: Reader, network: Network): [Module, Module][] {
+  const stations = new Set(childrenOf(reader, 'port', network.id).map((p) => p.station));
+  const modules = [...stations].flatMap((station) =>
+    childrenOf(reader, 'rack', station).flatMap((rack) => childrenOf(reader, 'module', rack.id)),
+  );
+  const dialled = modules.filter((m) => (m.dial ?? '').trim() !== '');
+  return dialled.flatMap((b, i) => {
+    const a = dialled.slice(0, i).find((m) => m.kind === b.kind && m.dial!.trim() === b.dial!.trim());
+    return a ? [[a, b] as [Module, Module]] : [];
+  });
+}

@@ -1,0 +1,105 @@
+import { newPort } from '../../../model/create.js';
+import type { Finding } from '../../finding.js';
+import { smallPlant } from '../../../testing/random-edits.testing.js';
+import {
+  added,
+  codesOf,
+  edited,
+  fixed,
+  theFinding,
+  wordsOf,
+  type FieldEdit,
+} from '../../../testing/two-stations.testing.js';
+
+const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
+const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
+/** The first fix of the one finding of this code leaves nothing. */
+const mended = (code: string, ...edits: FieldEdit[]) => {
+  const project = plant(...edits);
+  const finding: Finding = theFinding(project, code);
+  return codesOf(fixed(project, finding));
+};
+
+test('ADR 7: two adapters of one computer whose subnets overlap, even where one is attached to nothing', () => {
+  const wide: FieldEdit[] = [
+    ['port', 'pe2', 'address', '10.0.0.200'],
+    ['port', 'pe2', 'mask', '255.255.248.0'],
+  ];
+  const said = words('ADR 7', ...wide);
+  expect(said).toContain('10.0.0.0/24');
+  expect(said).toContain('10.0.0.0/21');
+  const coupler = edited(plant(...wide), ['station', 'sa', 'roles', ['coupler']]);
+  expect(codesOf(coupler)).not.toContain('ADR 7');
+});
+
+test('ADR 8: a unit twice on a line, with a free one; the later one is moved', () => {
+  const twice: FieldEdit = ['port', 'pl3', 'unit', 11];
+  const said = words('ADR 8', twice);
+  expect(said).toContain('unit address 11 twice');
+  expect(said).toContain('12 is free');
+  const after = fixed(plant(twice), theFinding(plant(twice), 'ADR 8'));
+  expect(after.get('port', 'pl3')?.unit).toBe(12);
+  expect(codesOf(after)).toEqual([]);
+});
+
+test('ADR 8: dials of one direction on one radio network', () => {
+  const turned = (kind: string) =>
+    edited(
+      added(smallPlant(), 'port', { ...newPort('air3', 1, 'sd', 'air'), radio: { sort: 'repeater', id: '7' } }),
+      ['module', 'm2', 'dial', '3'],
+      ['module', 'm3', 'dial', '3'],
+      ['module', 'm3', 'kind', kind],
+    );
+  expect(wordsOf(theFinding(turned('digital output'), 'ADR 8'))).toContain('dial 3 twice among digital output modules');
+  // An input and an output module of equal dials are a pair that is meant.
+  expect(codesOf(turned('digital input'))).not.toContain('ADR 8');
+});
+
+test('ADR 9: node 127 is for all nodes; unit 300 is out of range', () => {
+  expect(words('ADR 9', ['port', 'pn2', 'node', '127'])).toContain('127 is for all nodes at once');
+  expect(words('ADR 9', ['port', 'pl2', 'unit', 300])).toContain('300 is out of range');
+  expect(words('ADR 9', ['port', 'pn2', 'node', 'nine'])).toContain('“nine” is no whole number');
+});
+
+test('ADR 10: what the type comes with is not yet set', () => {
+  const preset = { p: { field: 'unit', value: '11', source: 'data sheet, 4.2' } };
+  expect(words('ADR 10', ['profile', 'pb', 'presets', preset])).toContain('unit 11 is what the type comes with');
+});
+
+test('ADR 11: one node twice on a token bus, mended with the next free one', () => {
+  const twice: FieldEdit = ['port', 'pn2', 'node', '5'];
+  expect(words('ADR 11', twice)).toContain('node 5 twice');
+  expect(mended('ADR 11', twice)).toEqual([]);
+});
+
+test('ADR 14: only where the profile has the custom', () => {
+  const custom: FieldEdit = ['profile', 'pa', 'unitIsLastOctet', { source: 'data sheet, 2.1' }];
+  expect(words('ADR 14', custom)).toContain('unit 9 at 10.9.0.1; by custom 1');
+  expect(mended('ADR 14', custom)).toEqual([]);
+});
+
+test('ADR 15: one hardware address twice, however it is written', () => {
+  expect(words('ADR 15', ['port', 'portb', 'hardware', '02-00-00-00-00-01'])).toContain('02:00:00:00:00:01 twice');
+});
+
+test('ADR 16: a port for I/O without a name, with an illegal one, and with one that is taken', () => {
+  const missing: FieldEdit = ['port', 'portb', 'purpose', 'I/O'];
+  expect(words('ADR 16', missing)).toContain('no device name');
+  expect(mended('ADR 16', missing)).toEqual([]);
+  const illegal: FieldEdit = ['port', 'portb', 'deviceName', 'Dock_1'];
+  expect(words('ADR 16', illegal)).toContain('“D” is not allowed');
+  expect(mended('ADR 16', illegal)).toEqual([]);
+  const twice: FieldEdit[] = [
+    ['port', 'porta', 'deviceName', 'dock'],
+    ['port', 'portb', 'deviceName', 'dock'],
+  ];
+  expect(words('ADR 16', ...twice)).toContain('device name dock twice');
+  expect(mended('ADR 16', ...twice)).toEqual([]);
+});
+
+test('ADR 18: an address for the moment only, unless another one is there for good', () => {
+  const moment: FieldEdit = ['port', 'pe2', 'how', 'temporary'];
+  expect(words('ADR 18', moment)).toContain('10.9.0.1 is set for the moment only');
+  const further = { f: { order: 1, address: '10.9.0.2', mask: '/24', how: 'by hand' } };
+  expect(codesOf(plant(moment, ['port', 'pe2', 'further', further]))).toEqual([]);
+});

@@ -1,0 +1,113 @@
+import { smallPlant } from '../../../testing/random-edits.testing.js';
+import { codesOf, edited, fixed, theFinding, wordsOf, type FieldEdit } from '../../../testing/two-stations.testing.js';
+
+const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
+const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
+const mended = (code: string, ...edits: FieldEdit[]) => {
+  const project = plant(...edits);
+  return codesOf(fixed(project, theFinding(project, code)));
+};
+
+test('HWS 1: two modules in a slot', () => {
+  expect(words('HWS 1', ['module', 'm3', 'slot', 1])).toContain('m2 and m3 both in slot 1');
+});
+
+test('HWS 2: a slot outside the rack; a rack of another size; a landing that has another slot', () => {
+  expect(words('HWS 2', ['module', 'm3', 'slot', 40])).toContain('slot 40; the rack has 0 to 3');
+  const size: FieldEdit = ['rack', 'rack', 'found', 7];
+  expect(words('HWS 2', size)).toContain('4 slots planned, 7 found');
+  expect(mended('HWS 2', size)).toEqual([]);
+  const told: FieldEdit = ['landing', 'l2', 'slot', 2];
+  expect(words('HWS 2', told)).toContain('A has m2 in slot 2; it is in slot 1');
+  expect(mended('HWS 2', told)).toEqual([]);
+});
+
+test('HWS 3: a gap where none is allowed', () => {
+  expect(words('HWS 3', ['module', 'm3', 'slot', 3])).toContain('slot 2 is empty');
+  expect(codesOf(plant(['module', 'm3', 'slot', 3], ['rack', 'rack', 'gaps', true]))).toEqual([]);
+});
+
+test('HWS 4: a module in a zone for another kind, and one that the base does not take', () => {
+  const zones = { z: { order: 1, name: 'Heads', slot: 0, size: 2, kinds: ['head'] } };
+  expect(words('HWS 4', ['rack', 'rack', 'zones', zones])).toContain('zone Heads takes head only');
+  const takes: FieldEdit[] = [
+    ['rack', 'rack', 'takes', ['DO-16']],
+    ['module', 'm1', 'orderCode', 'HD-9'],
+    ['module', 'm1', 'found', null],
+  ];
+  expect(words('HWS 4', ...takes)).toContain('HD-9, which this base does not take');
+});
+
+// [common practice]
+test('HWS 5: 5.2 accepted, 4.6 found: both figures, and the found one is accepted, not any', () => {
+  const refused: FieldEdit = ['landing', 'l2', 'accepted', '5.2'];
+  const said = words('HWS 5', refused);
+  expect(said).toContain('A accepts 5.2');
+  expect(said).toContain('4.6 was found');
+  expect(said).toContain('Not “any”');
+  const project = plant(refused);
+  expect(fixed(project, theFinding(project, 'HWS 5')).get('landing', 'l2')?.accepted).toBe('4.6');
+  expect(words('HWS 5', ['landing', 'l2', 'accepted', 'newest'])).toContain('“newest” is no revision');
+});
+
+test('HWS 6: any revision is a Doubt', () => {
+  expect(theFinding(plant(['landing', 'l2', 'accepted', 'any']), 'HWS 6').severity).toBe('doubt');
+});
+
+test('HWS 7: another order code in the list, in the rack, or at a controller', () => {
+  const listed: FieldEdit = ['module', 'm2', 'listed', { orderCode: 'DO-32', revision: '', source: 'list of May' }];
+  expect(words('HWS 7', listed)).toContain('planned DO-16, listed DO-32 (list of May)');
+  const found: FieldEdit = ['module', 'm2', 'found', { orderCode: 'DO-8', revision: '4.6' }];
+  expect(words('HWS 7', found)).toContain('DO-8 was found');
+  const landing: FieldEdit = ['landing', 'l2', 'orderCode', 'DO-4'];
+  expect(words('HWS 7', landing)).toContain('A has m2 in slot 1 as DO-4');
+  expect(mended('HWS 7', landing)).toEqual([]);
+});
+
+test('HWS 9: two modules in one range of their owner’s image', () => {
+  expect(words('HWS 9', ['landing', 'l3', 'outputsAt.number', 700])).toContain('overlap');
+  expect(codesOf(plant(['landing', 'l3', 'outputsAt.number', 701]))).toEqual([]);
+});
+
+test('HWS 10: no description, or one of another version', () => {
+  const project = plant(['module', 'm3', 'description', '2.1']);
+  expect(wordsOf(theFinding(project, 'HWS 10'))).toContain('has no description of m3');
+  const other = edited(project, ['landing', 'l3', 'description', '2.0']);
+  expect(wordsOf(theFinding(other, 'HWS 10'))).toContain('description 2.0');
+  expect(codesOf(fixed(other, theFinding(other, 'HWS 10')))).toEqual([]);
+});
+
+test('DIR 4: two owners of one module’s outputs, and either can give way', () => {
+  const two: FieldEdit = ['landing', 'l4', 'role', 'owner'];
+  expect(words('DIR 4', two)).toContain('A and B both claim to own it');
+  for (const choice of [0, 1]) {
+    const project = plant(two);
+    expect(codesOf(fixed(project, theFinding(project, 'DIR 4'), choice))).toEqual([]);
+  }
+  // A module without outputs may have as many as like to read it.
+  expect(codesOf(plant(two, ['module', 'm2', 'outputs', 0]))).toEqual([]);
+});
+
+test('DIR 5: a controller that does not own what is in its own rack', () => {
+  const project = plant(['station', 'sd', 'roles', ['controller']], ['landing', 'l3', 'role', 'listener']);
+  expect(wordsOf(theFinding(project, 'DIR 5'))).toContain('D does not own m2 in slot 1 in its own rack; A does');
+});
+
+test('CAP 1 to 3: over the limits of the profile, with their source', () => {
+  const limits = (key: string, value: number): FieldEdit => [
+    'profile',
+    'pa',
+    'limits',
+    { [key]: { value, source: 'data sheet, 7' } },
+  ];
+  expect(words('CAP 1', limits('connections', 1))).toContain('2 connections, and its type takes 1');
+  expect(words('CAP 2', limits('bytes', 10))).toContain('at most 10 (data sheet, 7)');
+  expect(words('CAP 3', limits('nodes', 2))).toContain('3 nodes');
+  expect(codesOf(plant(limits('connections', 2)))).toEqual([]);
+});
+
+test('DOC 1 and 5: who answers for a station, and who may change it', () => {
+  const one = plant(['station', 'sa', 'supplier', 'Coldside']);
+  expect(codesOf(one)).toEqual(['DOC 1', 'DOC 1', 'DOC 1']);
+  expect(words('DOC 5', ['station', 'sb', 'guard', 'default password'])).toContain('still the default password');
+});

@@ -1,0 +1,167 @@
+import { set } from '../../../change/make.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Network } from '../../../model/network.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import { portCell, portName } from '../../port-words.js';
+import type { Report, Rule } from '../../rule.js';
+
+const FIELDS = { id: 'network id', band: 'band', rate: 'rate', mode: 'mode' } as const;
+type Field = keyof typeof FIELDS;
+
+const SHARED = {
+  severity: 'blocker',
+} as const;
+
+export const radioNetwork: Rule = {
+  meta: {
+    code: 'LIN 8',
+    title: 'A radio network has one base, and all its units are set alike and counted',
+    source:
+      'common practice: units of one network share id, band, rate and mode; a base waits for as many as it was told',
+    messages: {
+      differs: {
+        ...SHARED,
+        headline: '{network}: {b} has the {field} {there}, {a} has {here}',
+        says: ['{a}: {field} {here}', '{b}: {field} [[{there}]]'],
+        consequence: 'They do not hear each other.',
+        remedy: 'Set {here} at {b}, as at {a}.',
+      },
+      noBase: {
+        ...SHARED,
+        headline: '{network}: no unit is the base',
+        says: ['{list}: [[none a base]]'],
+        consequence: 'Nobody calls the units, so none of them answers.',
+        remedy: 'Say which unit is the base.',
+      },
+      count: {
+        ...SHARED,
+        headline: '{network}: {planned} {sort} planned at {a}, {present} there',
+        says: ['{a}: [[{planned}]] {sort}', '{list}: {present}'],
+        consequence: 'The base waits for the wrong number of units: it does not come to work, or leaves some out.',
+        remedy: 'Set {present} at {a}, or add and take out units until there are {planned}.',
+      },
+      notRead: {
+        severity: 'doubt',
+        headline: '{a}: the dial is at {dial}, and was not read in since it was turned',
+        says: ['dial {dial}: [[not read in]]'],
+        consequence: 'The unit goes on with the number that it had before.',
+        remedy: 'Press the button that reads the dial in, or restart the unit, then say so here.',
+      },
+    },
+  },
+  on: {
+    *network(network, { reader }): Generator<Report> {
+      if (network.kind !== 'radio') return;
+      const ports = childrenOf(reader, 'port', network.id).filter((p) => p.radio);
+      if (ports.length === 0) return;
+      const base = ports.find((p) => p.radio!.sort === 'base');
+      if (!base) {
+        yield {
+          message: 'noBase',
+          label: 'no base',
+          about: aboutOf(network),
+          parties: ports.map((p) => ({ station: p.station })),
+          cells: ports.map((p) => portCell(p, 'radio', 'sort')),
+          params: { network: network.name, list: ports.map((p) => portName(reader, p)).join(', ') },
+          subjects: [network.id],
+        };
+      }
+      yield* differing(reader, network, ports, base ?? ports[0]!);
+      if (base) yield* counted(reader, network, ports, base);
+      yield* notReadIn(reader, network, ports);
+    },
+  },
+  fixes(finding, reader) {
+    if (finding.message === 'count') {
+      const network = reader.get('network', finding.about.id);
+      const field = finding.cells[0]!.path[1]!;
+      if (!network) return [];
+      const label = `${finding.params.a}: ${finding.params.planned} → ${finding.params.present} ${finding.params.sort}`;
+      return [{ label, changes: [set('network', network, ['radio', field], Number(finding.params.present))] }];
+    }
+    const port = finding.message === 'differs' ? reader.get('port', finding.cells[0]!.id) : undefined;
+    if (!port) return [];
+    const { b, field, here, there } = finding.params;
+    return [{ label: `${b}: ${field} ${there} → ${here}`, changes: [set('port', port, finding.cells[0]!.path, here)] }];
+  },
+};
+
+const aboutOf = (network: Network) => ({ kind: 'network', id: network.id, name: network.name }) as const;
+
+/** Each unit against the base. What the network itself says stands in for a base that says nothing. */
+function* differing(reader: Reader, network: Network, ports: readonly Port[], base: Port): Generator<Report> {
+  for (const port of ports) {
+    if (port.id === base.id) continue;
+    for (const field of Object.keys(FIELDS) as Field[]) {
+      const here = (base.radio![field] ?? network.radio?.[field] ?? '').trim();
+      const there = (port.radio![field] ?? '').trim();
+      if (here === '' || there === '' || here === there) continue;
+      yield {
+        message: 'differs',
+        label: FIELDS[field],
+        about: aboutOf(network),
+        parties: [{ station: base.station }, { station: port.station }],
+        cells: [portCell(port, 'radio', field), portCell(base, 'radio', field)],
+        params: {
+          network: network.name,
+          a: portName(reader, base),
+          b: portName(reader, port),
+          field: FIELDS[field],
+          here,
+          there,
+        },
+        subjects: [port.id, field],
+      };
+    }
+  }
+}
+
+function* counted(reader: Reader, network: Network, ports: readonly Port[], base: Port): Generator<Report> {
+  for (const [field, sort, one, many] of [
+    ['repeaters', 'repeater', 'repeater', 'repeaters'],
+    ['endUnits', 'end unit', 'end unit', 'end units'],
+  ] as const) {
+    const planned = network.radio?.[field];
+    const present = ports.filter((p) => p.radio!.sort === sort);
+    if (planned === undefined || planned === null || planned === present.length) continue;
+    yield {
+      message: 'count',
+      label: 'units',
+      about: aboutOf(network),
+      parties: [{ station: base.station }, ...present.slice(0, 1).map((p) => ({ station: p.station }))],
+      cells: [{ kind: 'network', id: network.id, path: ['radio', field] }, ...present.map((p) => portCell(p, 'radio'))],
+      params: {
+        network: network.name,
+        a: portName(reader, base),
+        planned: String(planned),
+        present: String(present.length),
+        sort: planned === 1 ? one : many,
+        list: present.map((p) => portName(reader, p)).join(', ') || 'none',
+      },
+      subjects: [network.id, field],
+    };
+  }
+}
+
+function* notReadIn(reader: Reader, network: Network, ports: readonly Port[]): Generator<Report> {
+  for (const station of new Set(ports.map((p) => p.station))) {
+    for (const rack of childrenOf(reader, 'rack', station)) {
+      for (const module of childrenOf(reader, 'module', rack.id)) {
+        if ((module.dial ?? '').trim() === '' || module.dialRead !== false) continue;
+        yield {
+          message: 'notRead',
+          label: 'dial not read in',
+          about: aboutOf(network),
+          parties: [{ station }],
+          cells: [{ kind: 'module', id: module.id, path: ['dialRead'] }],
+          params: {
+            a: `${reader.get('station', station)?.name ?? ''} ${module.name}`.trim(),
+            dial: module.dial!.trim(),
+          },
+          subjects: [module.id],
+        };
+      }
+    }
+  }
+}

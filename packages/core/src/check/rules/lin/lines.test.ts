@@ -1,0 +1,106 @@
+import { put } from '../../../change/make.js';
+import { newPort } from '../../../model/create.js';
+import { smallPlant } from '../../../testing/random-edits.testing.js';
+import {
+  applied,
+  codesOf,
+  edited,
+  fixed,
+  theFinding,
+  wordsOf,
+  type FieldEdit,
+} from '../../../testing/two-stations.testing.js';
+
+const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
+const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
+const mended = (code: string, ...edits: FieldEdit[]) => {
+  const project = plant(...edits);
+  return codesOf(fixed(project, theFinding(project, code)));
+};
+
+test('LIN 1: the one whose parity differs, with both settings, against the caller of the line', () => {
+  const parity: FieldEdit = ['port', 'pl3', 'serial', '9600 8N1'];
+  const said = words('LIN 1', parity);
+  expect(said).toContain('C has 9600 8N1');
+  expect(said).toContain('9600 8E1: parity');
+  expect(mended('LIN 1', parity)).toEqual([]);
+  expect(words('LIN 1', ['port', 'pl3', 'serial', '19200 7O2'])).toContain('rate, data bits, parity, stop bits');
+});
+
+test('LIN 1: a setting that cannot be read is said where it stands', () => {
+  expect(words('LIN 1', ['port', 'pl2', 'serial', '9600'])).toContain('“9600” is no serial setting');
+});
+
+test('LIN 2: another electrical standard; three on a line for two', () => {
+  expect(words('LIN 2', ['port', 'pl2', 'electrical', 'RS-422'])).toContain('RS-422');
+  const said = words('LIN 2', ['network', 'line', 'wiring', 'point-to-point']);
+  expect(said).toContain('3 devices on a line for two');
+});
+
+// A driver carries 32 unit loads. [published: TIA-485-A] [from memory]
+test('LIN 3: the 33rd device on a line', () => {
+  const more = (count: number) =>
+    applied(smallPlant(), {
+      id: 'm',
+      label: '',
+      changes: Array.from({ length: count }, (_, i) => put('port', newPort(`more${i}`, 1000 + i, 'sd', 'line'))),
+    });
+  expect(codesOf(more(29))).toEqual([]);
+  expect(wordsOf(theFinding(more(30), 'LIN 3'))).toContain('33 devices on one line');
+});
+
+test('LIN 4: two callers, or none', () => {
+  const two: FieldEdit = ['port', 'pl2', 'lineRole', 'calls'];
+  expect(words('LIN 4', two)).toContain('both call');
+  expect(mended('LIN 4', two)).toEqual([]);
+  expect(words('LIN 4', ['port', 'pl1', 'lineRole', 'answers'])).toContain('nobody calls');
+});
+
+test('LIN 5: rate, bus profile, and an active node above the highest address', () => {
+  const rate: FieldEdit = ['port', 'pn2', 'busRate', '1.5 Mbit/s'];
+  expect(words('LIN 5', rate)).toContain('Bus runs at 500 kbit/s');
+  expect(mended('LIN 5', rate)).toEqual([]);
+  const times: FieldEdit[] = [
+    ['network', 'bus', 'busProfile', 'standard'],
+    ['port', 'pn2', 'busProfile', 'long lines'],
+  ];
+  expect(words('LIN 5', ...times)).toContain('long lines');
+  expect(mended('LIN 5', ...times)).toEqual([]);
+  const above: FieldEdit = ['network', 'bus', 'highestAddress', '4'];
+  expect(words('LIN 5', above)).toContain('node 5, above the highest address 4');
+  expect(mended('LIN 5', above)).toEqual([]);
+});
+
+test('LIN 7: a port that is off, or meant for programming only', () => {
+  const off: FieldEdit = ['port', 'portc', 'enabled', false];
+  expect(words('LIN 7', off)).toContain('is not enabled');
+  expect(mended('LIN 7', off)).toEqual([]);
+  const purpose: FieldEdit = ['port', 'portc', 'purpose', 'programming'];
+  expect(words('LIN 7', purpose)).toContain('programming only');
+  expect(mended('LIN 7', purpose)).toEqual([]);
+});
+
+test('LIN 8: another id; no base; one unit planned and two there', () => {
+  const id: FieldEdit = ['port', 'pr2', 'radio.id', '8'];
+  expect(words('LIN 8', id)).toContain('network id 8');
+  expect(mended('LIN 8', id)).toEqual([]);
+  expect(words('LIN 8', ['port', 'pr1', 'radio.sort', 'repeater'])).toContain('no unit is the base');
+  const two = applied(smallPlant(), {
+    id: 'two',
+    label: '',
+    changes: [put('port', { ...newPort('pr3', 90, 'sc', 'air'), radio: { sort: 'end unit', id: '7', number: '3' } })],
+  });
+  const finding = theFinding(two, 'LIN 8');
+  expect(wordsOf(finding)).toContain('1 end unit planned at A, 2 there');
+  expect(codesOf(fixed(two, finding))).toEqual([]);
+});
+
+test('LIN 8: a dial that was turned and not read in', () => {
+  const project = applied(plant(['module', 'm2', 'dial', '3'], ['module', 'm2', 'dialRead', false]), {
+    id: 'air',
+    label: '',
+    changes: [put('port', { ...newPort('pr4', 90, 'sd', 'air'), radio: { sort: 'end unit', id: '7', number: '3' } })],
+  });
+  const found = edited(project, ['network', 'air', 'radio.endUnits', 2]);
+  expect(wordsOf(theFinding(found, 'LIN 8'))).toContain('not read in since it was turned');
+});

@@ -1,0 +1,28 @@
+import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import type { AsTyped } from './as-typed.js';
+import { Place } from './claim.js';
+import { IsId, IsOrder, IsText } from './fields.js';
+import { Nested } from './nested.js';
+import { LANDING_ROLES, type LandingRole } from './words.js';
+
+/** What one controller says of one module, in its own rack or in another's: its own picture of it. */
+export class Landing {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  /** the controller that says so */
+  @IsId() station!: string;
+  @IsId() module!: string;
+  @IsIn(LANDING_ROLES) role!: LandingRole;
+  /** where its inputs and outputs lie in this controller's areas */
+  @Nested(() => Place, { nullable: true, orTyped: true }) inputsAt!: Place | AsTyped | null;
+  @Nested(() => Place, { nullable: true, orTyped: true }) outputsAt!: Place | AsTyped | null;
+  /** as entered there; null: not entered */
+  @IsOptional() @IsInt() @Min(0) @Max(1000) slot!: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(100_000) inputs!: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(100_000) outputs!: number | null;
+  @IsString() @MaxLength(100) orderCode!: string;
+  /** a range, as typed: `5.2`, `5.2–5.x`, `5.x`, `4.3–4.9, 5.1`, `any` */
+  @IsString() @MaxLength(200) accepted!: string;
+  /** the version of the description file that it was entered with */
+  @IsText() description?: string;
+}

@@ -1,0 +1,14 @@
+import { IsString, MaxLength } from 'class-validator';
+import { IsId, IsOrder, LONGEST_TEXT } from './fields.js';
+
+/** Somebody has typed, or looked up, a value where it has to stand. Holds as long as that is the value. */
+export class Tick {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  /** which copy: `end ea told.eb.address` */
+  @IsString() @MaxLength(LONGEST_TEXT) copy!: string;
+  @IsString() @MaxLength(LONGEST_TEXT) value!: string;
+  @IsString() @MaxLength(200) name!: string;
+  /** when, as ISO 8601 */
+  @IsString() @MaxLength(40) at!: string;
+}

@@ -1,0 +1,38 @@
+import { read, unread, type Read } from '../address/result.js';
+
+export type Parity = 'none' | 'even' | 'odd';
+
+/** Rate in bit/s and how a character is framed. */
+export interface SerialSettings {
+  rate: number;
+  dataBits: 7 | 8;
+  parity: Parity;
+  stopBits: 1 | 2;
+}
+
+const LETTERS: Record<string, Parity> = { N: 'none', E: 'even', O: 'odd' };
+const EXPECTED = 'write the rate and the character, as in 9600 8E1: data bits, N, E or O for the parity, stop bits';
+
+/** Reads `9600 8E1`, also `19.2k 8N1` and `9600,8,E,1`. Rates from 50 bit/s to 12 Mbit/s. */
+export function parseSerial(text: string): Read<SerialSettings> {
+  const clean = text.trim();
+  const match =
+    /^(\d+(?:[.,]\d+)?)\s*(k?)(?:\s*(?:bit\/s|Bd|baud|bps))?[\s,;/]+([5-9])[\s,-]*([neo])[\s,-]*([12])$/i.exec(clean);
+  if (!match) return unread(`“${text}” is no serial setting`, EXPECTED);
+  const [, number = '', thousand = '', data = '', letter = '', stop = ''] = match;
+  const rate = Math.round(Number(number.replace(',', '.')) * (thousand === '' ? 1 : 1000));
+  if (rate < 50 || rate > 12_000_000) return unread(`${rate} bit/s is out of range`, 'rates go from 50 to 12,000,000');
+  if (data !== '7' && data !== '8') return unread(`${data} data bits`, 'a character has 7 or 8 data bits');
+  const parity = LETTERS[letter.toUpperCase()]!;
+  return read({ rate, dataBits: data === '7' ? 7 : 8, parity, stopBits: stop === '1' ? 1 : 2 });
+}
+
+/** `9600 8E1`. */
+export function formatSerial({ rate, dataBits, parity, stopBits }: SerialSettings): string {
+  return `${rate} ${dataBits}${parity[0]!.toUpperCase()}${stopBits}`;
+}
+
+/** Bits on the line per character: start, data, parity if there is one, stop (Modbus over Serial Line V1.02, 2.5.1). */
+export function bitsPerCharacter({ dataBits, parity, stopBits }: SerialSettings): number {
+  return 1 + dataBits + (parity === 'none' ? 0 : 1) + stopBits;
+}
