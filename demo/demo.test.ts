@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CheckEngine, diff, inOrderOfWork, plain, ruleOf, apply, textOf, writeProject } from '@dialoga/core';
+import {
+  apply,
+  CheckEngine,
+  diff,
+  inOrderOfWork,
+  plain,
+  ruleOf,
+  set,
+  textOf,
+  writeProject,
+  type Port,
+} from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
 import { kestrelQuay } from './kestrel-quay.js';
 import { skidList } from './skid-list.js';
@@ -23,6 +34,12 @@ test('the files are what the demo gives, and can be read', () => {
 
 test('the seeded faults are found, once each, with both values', () => {
   expect(findings(false)).toEqual([
+    ['DIR 4', 'blocker', 'evaphead', 'PlantCtl: owner', 'SkidCtl: owner'],
+    ['HWS 5', 'blocker', 'evaphead', 'EvapHead: Heaters in slot 5, revision 4.6', 'PlantCtl: accepts 5.2'],
+    ['ADR 7', 'doubt', 'servicelaptop', 'first adapter is in 10.48.10.0/24, second adapter in 10.48.8.0/21'],
+    ['ADR 1', 'blocker', 'plant-lan', 'EvapHead is at 10.48.10.45', 'DockPanel is at 10.48.10.45'],
+    ['ADR 8', 'blocker', 'meter-line', 'Meter3: unit address 13', 'WaterMeter: unit address 13'],
+    ['LIN 8', 'blocker', 'roof-radio', 'RoofBase: 1 end unit', 'RoofA, RoofB: 2'],
     ['ADR 13', 'blocker', 'duty', 'told SkidCtl at 10.48.10.14, its former address', 'is at 10.48.10.12'],
     [
       'TYP 5',
@@ -47,18 +64,33 @@ test('the two differ in the mended paths only', () => {
     'claim pressures-skid length.count',
     'claim setpoints-plant swap',
     'end duty-plant told.duty-skid.address',
+    'landing landing-plantctl-evap-4 role',
+    'landing landing-plantctl-evap-5 accepted',
+    'network roof-radio radio.endUnits',
+    'port port-dockpanel address',
+    'port port-dockpanel former',
+    'port port-servicelaptop-loose address',
+    'port port-servicelaptop-loose mask',
+    'port port-watermeter-meter-line unit',
     'project project name',
   ]);
 });
 
-test('taking every proposed fix leads to the project as agreed', () => {
+test('taking every proposed fix, and giving the laptop’s second adapter another subnet, leads to the project as agreed', () => {
   let project = kestrelQuay(false);
   for (const { key } of inOrderOfWork(new CheckEngine(project).findings.values(), project)) {
     const finding = new CheckEngine(project).findings.get(key)!;
-    const [fix] = ruleOf(finding.code).fixes!(finding, project);
-    const applied = apply(project, { id: 'f', label: fix!.label, changes: fix!.changes });
+    const [fix] = ruleOf(finding.code).fixes?.(finding, project) ?? [];
+    const changes = fix?.changes ?? otherSubnet(project.get('port', finding.cells[0]!.id)!);
+    const applied = apply(project, { id: 'f', label: '', changes });
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     project = project.with(applied.entities);
   }
   expect(diff(project, kestrelQuay(true)).map((c) => c.id)).toEqual(['project']);
 });
+
+/** What ADR 7 asks for and leaves to people: which subnet is right is theirs to say. */
+const otherSubnet = (port: Port) => [
+  set('port', port, ['address'], '192.168.7.2'),
+  set('port', port, ['mask'], '255.255.255.0'),
+];

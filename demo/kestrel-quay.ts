@@ -6,11 +6,11 @@ import {
   type End,
   type Exchange,
   type Lane,
-  type Network,
   type Port,
   type Profile,
   type Station,
 } from '@dialoga/core';
+import { landings, MODULES, MORE_PROFILES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
 /**
  * Kestrel Quay cold store: a refrigerated warehouse on a harbour quay, where several suppliers' controls must talk.
@@ -19,11 +19,14 @@ import {
 export function kestrelQuay(agreed: boolean): Project {
   return Project.of({
     project: [{ id: PROJECT_ID, name: agreed ? 'Kestrel Quay, as agreed' : 'Kestrel Quay cold store' }],
-    profile: PROFILES,
-    station: STATIONS,
-    network: NETWORKS,
-    port: PORTS,
+    profile: [...PROFILES, ...MORE_PROFILES],
+    station: [...STATIONS, ...MORE_STATIONS],
+    rack: RACKS,
+    module: MODULES,
+    network: networks(agreed),
+    port: [...ports(agreed), ...morePorts(agreed)],
     area: AREAS,
+    landing: landings(agreed),
     exchange: EXCHANGES,
     end: ends(agreed),
     lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane)],
@@ -178,10 +181,6 @@ const STATIONS: Station[] = [
   },
 ];
 
-const NETWORKS: Network[] = [
-  { id: 'plant-lan', order: 10, name: 'Plant LAN', kind: 'ethernet', subnet: '10.48.10.0/24' },
-];
-
 const port = (station: string, order: number, last: number, extra: Partial<Port> = {}): Port => ({
   id: `port-${station}`,
   order,
@@ -199,10 +198,10 @@ const port = (station: string, order: number, last: number, extra: Partial<Port>
   ...extra,
 });
 
-const PORTS: Port[] = [
-  port('plantctl', 10, 11, { name: 'Ethernet module, slot 1' }),
+const ports = (agreed: boolean): Port[] => [
+  port('plantctl', 10, 11, { name: 'Ethernet module, slot 1', module: 'plant-1' }),
   port('skidctl', 10, 12, { former: ['10.48.10.14'] }),
-  port('dockpanel', 10, 46, { purpose: 'panel' }),
+  port('dockpanel', 20, agreed ? 46 : 45, { purpose: 'panel', ...(agreed ? { former: ['10.48.10.45'] } : {}) }),
   port('controlroom', 10, 5),
 ];
 

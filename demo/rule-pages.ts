@@ -2,11 +2,14 @@ import type { Rule } from '@dialoga/core';
 
 const FAMILIES: Record<string, string> = {
   ADR: 'Addresses',
+  LIN: 'Lines, buses, radio',
+  HWS: 'Hardware',
   SIZ: 'Sizes',
   POS: 'Positions',
   TYP: 'Types and order',
   DIR: 'Direction and right',
   NAM: 'Names',
+  CAP: 'Limits',
   DOC: 'Agreement',
 };
 

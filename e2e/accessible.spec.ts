@@ -5,7 +5,7 @@ for (const theme of ['light', 'dark'] as const) {
   test(`no violations on any view, ${theme} theme`, async ({ page, app }) => {
     test.slow();
     await page.emulateMedia({ colorScheme: theme });
-    const demo = await app.demo();
+    const demo = await app.duty();
     await app.change(demo, {
       id: 'renamed',
       label: 'Rename a lane',
@@ -21,6 +21,7 @@ for (const theme of ['light', 'dark'] as const) {
       `/p/${demo}/exchanges/duty?zoom=setpoints:setpoints-a&left=duty-skid`,
       `/p/${demo}/exchanges/duty/print`,
       `/p/${demo}/stations`,
+      `/p/${demo}/wiring`,
       `/p/${demo}/stations/skidctl`,
       `/p/${demo}/findings`,
       `/p/${demo}/history`,
@@ -43,7 +44,7 @@ for (const theme of ['light', 'dark'] as const) {
 }
 
 test('no violations in the dialogs and beside the work', async ({ page, app }) => {
-  const demo = await app.demo();
+  const demo = await app.duty();
   const check = async () => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map((v) => [v.id, v.nodes.map((n) => n.html.slice(0, 160))])).toEqual([]);

@@ -1,5 +1,6 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
@@ -13,8 +14,12 @@ export interface App {
   url: string;
   stop: () => Promise<void>;
   start: () => Promise<void>;
-  /** a fresh copy of a demo project; its id */
-  demo: (name?: 'kestrel-quay' | 'kestrel-quay-as-agreed') => Promise<string>;
+  /** a fresh copy of the demo; its id */
+  demo: () => Promise<string>;
+  /** a small project of two suppliers with three Blockers, all in one exchange; it stays as it is while the demo grows */
+  duty: () => Promise<string>;
+  /** the same with the faults mended */
+  agreed: () => Promise<string>;
   create: (name: string) => Promise<string>;
   file: (project: string) => Promise<string>;
   /** commits a change set as another window would */
@@ -46,6 +51,23 @@ const freePort = () =>
     });
   });
 
+/** Imports a project file of these tests, and follows the job to its end. */
+async function bringIn(url: string, name: string): Promise<string> {
+  const body = readFileSync(join(import.meta.dirname, `projects/${name}.dialoga.json`));
+  const headers = { 'Content-Type': 'application/octet-stream' };
+  const started = await fetch(`${url}/api/imports`, { method: 'POST', headers, body });
+  const { job } = (await started.json()) as { job: string };
+  let project: string | null = null;
+  await expect
+    .poll(async () => {
+      const view = (await (await fetch(`${url}/api/jobs/${job}`)).json()) as { state: string; project: string };
+      project = view.project;
+      return view.state;
+    })
+    .toBe('done');
+  return project!;
+}
+
 export const test = base.extend<object, { app: App }>({
   app: [
     async ({}, use) => {
@@ -73,7 +95,9 @@ export const test = base.extend<object, { app: App }>({
         start: async () => {
           child = await startServer(database.href, port);
         },
-        demo: (demo = 'kestrel-quay') => post('/projects/demo', { demo }),
+        demo: () => post('/projects/demo', { demo: 'kestrel-quay' }),
+        duty: () => bringIn(url, 'two-suppliers'),
+        agreed: () => bringIn(url, 'two-suppliers-as-agreed'),
         create: (title) => post('/projects', { name: title }),
         change: async (project, set) => {
           await post(`/projects/${project}/changes`, set);

@@ -1,7 +1,7 @@
 import { cell, expect, expectTally, test } from './app';
 
 test('links to what is not there say so and lead on', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   for (const [path, sentence] of [
     [`/p/${project}/exchanges/nothing`, 'There is no such exchange.'],
     [`/p/${project}/stations/nobody`, 'There is no such station.'],
@@ -16,7 +16,7 @@ test('links to what is not there say so and lead on', async ({ page, app }) => {
 });
 
 test('a link to a cell that is not there opens the view and says what is missing', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   for (const [path, sentence] of [
     ['exchanges/duty?at=claim:gone:place', 'The link leads to a cell of a lane that is not in this project'],
     [
@@ -53,7 +53,7 @@ test('a project file that cannot be taken is told line by line; nothing is made'
 });
 
 test('long names, emoji, right-to-left text and =1+1 stay text and leave the sheet in order', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
   const names = ['=1+1', '❄️ cold', 'ضغط الشفط', 'x'.repeat(300)];
@@ -70,7 +70,7 @@ test('long names, emoji, right-to-left text and =1+1 stay text and leave the she
 });
 
 test('a name that is too long for the store is taken back with the reason', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
   await cell(page, 'lane:status', 1).click();

@@ -1,7 +1,7 @@
 import { cell, expect, expectStored, expectTally, test } from './app';
 
 test.beforeEach(async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/exchanges/duty`);
+  await page.goto(`${app.url}/p/${await app.duty()}/exchanges/duty`);
   await expectTally(page, 3, 0);
 });
 

@@ -4,7 +4,7 @@ test('a fix shows what it changes before it is taken; all of a group are taken i
   page,
   app,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   const begun = await app.file(project);
   await page.goto(`${app.url}/p/${project}/findings`);
   await expectTally(page, 3, 0);
@@ -28,7 +28,7 @@ test('a fix shows what it changes before it is taken; all of a group are taken i
 });
 
 test('by rule, each group has the findings of one rule', async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/findings`);
+  await page.goto(`${app.url}/p/${await app.duty()}/findings`);
   await expectTally(page, 3, 0);
   await page.getByRole('button', { name: 'By rule' }).click();
   for (const code of ['ADR 13', 'SIZ 1', 'TYP 5']) {
@@ -37,7 +37,7 @@ test('by rule, each group has the findings of one rule', async ({ page, app }) =
 });
 
 test('one key explains the finding of the line on any screen', async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/stations`);
+  await page.goto(`${app.url}/p/${await app.duty()}/stations`);
   await expectTally(page, 3, 0);
   await page.keyboard.press('Control+I');
   const told = page.getByRole('dialog', { name: 'Compressor duty: told address' });
@@ -55,7 +55,7 @@ test('one key explains the finding of the line on any screen', async ({ page, ap
 
 test('from 1600 px the list is pinned beside the work, and leads to each cell', async ({ page, app }) => {
   await page.setViewportSize({ width: 1680, height: 900 });
-  await page.goto(`${app.url}/p/${await app.demo()}/stations`);
+  await page.goto(`${app.url}/p/${await app.duty()}/stations`);
   await expectTally(page, 3, 0);
   await page.getByRole('button', { name: 'Pin the list' }).click();
   const list = page.getByRole('complementary', { name: 'All findings' });

@@ -3,7 +3,7 @@ import { cell, expect, expectStored, expectTally, test } from './app';
 
 test('fifty edits of every kind, undone and redone: the files of the start and of the end', async ({ page, app }) => {
   test.setTimeout(120_000);
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
   const start = await app.file(project);
@@ -54,7 +54,7 @@ test('a project is saved as a file, brought in again, renamed, and deleted with 
   page,
   app,
 }) => {
-  await app.demo('kestrel-quay-as-agreed');
+  await app.agreed();
   await page.goto(app.url);
   const download = page.waitForEvent('download');
   await page
@@ -89,7 +89,7 @@ test('findings: by subject and by rule, by severity, both fixes of a length, and
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/findings`);
+  await page.goto(`${app.url}/p/${await app.duty()}/findings`);
   await expectTally(page, 3, 0);
   await expect(page.getByRole('region', { name: 'Compressor duty' }).getByRole('article')).toHaveCount(3);
   await page.getByRole('button', { name: 'By rule' }).click();
@@ -114,7 +114,7 @@ test('a Doubt is accepted with reason and name, by keyboard, and comes back when
   page,
   app,
 }) => {
-  const project = await app.demo('kestrel-quay-as-agreed');
+  const project = await app.agreed();
   const sheet = `${app.url}/p/${project}/exchanges/startup`;
   await page.goto(sheet);
   await expectTally(page, 0, 0);
@@ -149,7 +149,7 @@ test('a Doubt is accepted with reason and name, by keyboard, and comes back when
 });
 
 test('the theme is chosen in the frame and kept', async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/exchanges`);
+  await page.goto(`${app.url}/p/${await app.duty()}/exchanges`);
   await page.getByRole('button', { name: 'Use the dark theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await page.reload();
@@ -158,7 +158,7 @@ test('the theme is chosen in the frame and kept', async ({ page, app }) => {
 });
 
 test('a station goes with all that depends on it, and one undo brings it back', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/stations`);
   await expectTally(page, 3, 0);
   const start = await app.file(project);

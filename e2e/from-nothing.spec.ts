@@ -78,7 +78,7 @@ test('an exchange of eight lanes between two stations, from two lists of a sprea
   app,
 }) => {
   const list = (line: (i: number) => string) => Array.from({ length: 8 }, (_, i) => line(i)).join('\n');
-  await page.goto(`${app.url}/p/${await app.demo('kestrel-quay-as-agreed')}/exchanges`);
+  await page.goto(`${app.url}/p/${await app.agreed()}/exchanges`);
   await expectTally(page, 0, 0);
   await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('Enter');

@@ -4,7 +4,7 @@ test('a past revision is opened to read, compared row by row with the newest, an
   page,
   app,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   const begun = await app.file(project);
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
@@ -53,7 +53,7 @@ test('a past revision is opened to read, compared row by row with the newest, an
 });
 
 test('one offset that differs is one changed row, old and new, and nothing else', async ({ page, app }) => {
-  const project = await app.demo('kestrel-quay-as-agreed');
+  const project = await app.agreed();
   await app.change(project, {
     id: 'moved',
     label: 'Move a value',
@@ -77,7 +77,7 @@ test('one offset that differs is one changed row, old and new, and nothing else'
 });
 
 test('a project is copied under another name, with progress, by keyboard', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(app.url);
   const list = page.getByRole('listitem').filter({ has: page.locator(`a[href="/p/${project}/exchanges"]`) });
   await list.getByRole('button', { name: /^Copy / }).focus();
@@ -94,7 +94,7 @@ test('a project is copied under another name, with progress, by keyboard', async
 });
 
 test('a revision that is not there is said so', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}@99/exchanges`);
   await expect(page.getByText('There is no revision 99; the newest is 0')).toBeVisible();
 });

@@ -4,7 +4,7 @@ test('the overview says who sends what to whom, what is to do, and how many lane
   page,
   app,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/overview`);
   await expectTally(page, 3, 0);
   await expect(page.getByText('2 exchanges with 7 lanes. 5 of 7 lanes agree.')).toBeVisible();
@@ -34,7 +34,7 @@ test('the overview says who sends what to whom, what is to do, and how many lane
 });
 
 test('a lane of the matrix leads to the sheet', async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/overview`);
+  await page.goto(`${app.url}/p/${await app.duty()}/overview`);
   await page.getByRole('button', { name: /^SkidCtl to PlantCtl/ }).click();
   await page.getByRole('link', { name: 'Pressures' }).click();
   await expect(cell(page, 'lane:pressures', 1)).toHaveAttribute('aria-selected', 'true');

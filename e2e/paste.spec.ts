@@ -3,7 +3,7 @@ import { cell, expect, expectStored, expectTally, pasteText, test } from './app'
 let project: string;
 let begun: string;
 test.beforeEach(async ({ page, app }) => {
-  project = await app.demo('kestrel-quay-as-agreed');
+  project = await app.agreed();
   begun = await app.file(project);
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 0, 0);

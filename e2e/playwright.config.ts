@@ -19,6 +19,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   reporter: process.env.RESULTS ? [['list'], ['json', { outputFile: process.env.RESULTS }]] : [['list']],
   use: {
+    actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
     launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args },

@@ -3,7 +3,7 @@ import { expect, expectTally, test } from './app';
 import { pagesOfPdf } from './pdf';
 
 test('a sheet of 80 lanes prints on A4 landscape: heads on every page, no row cut', async ({ page, app }) => {
-  const project = await app.demo('kestrel-quay-as-agreed');
+  const project = await app.agreed();
   const lanes = Array.from({ length: 75 }, (_, i): Change[] => {
     const claim = (end: string, area: string, view: string, more: object): Change => ({
       kind: 'claim',
@@ -77,7 +77,7 @@ test('the printed sheet has what the other side types from: both notations, told
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/exchanges/duty/print`);
+  await page.goto(`${app.url}/p/${await app.duty()}/exchanges/duty/print`);
   await expectTally(page, 3, 0);
   const row = page.getByRole('row', { name: /^4 Pressures/ });
   for (const words of ['%MW324', 'there w1264', 'registers swapped', 'differs', 'w1264', '5 words']) {

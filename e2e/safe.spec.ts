@@ -3,7 +3,7 @@ import { cell, expect, expectStored, expectTally, test, type App } from './app';
 
 /** Two windows on one project, both checked. */
 async function twoWindows(page: Page, browser: Browser, app: App): Promise<Page> {
-  const url = `${app.url}/p/${await app.demo()}/exchanges/duty`;
+  const url = `${app.url}/p/${await app.duty()}/exchanges/duty`;
   const other = await (await browser.newContext()).newPage();
   for (const p of [page, other]) {
     await p.goto(url);
@@ -45,7 +45,7 @@ test('both ends of one lane edited at once: no conflict', async ({ page, browser
 });
 
 test('what others store while an older answer is under way is taken in, too', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   const rename = (before: string, after: string) =>
     app.change(project, {
       id: after,
@@ -128,7 +128,7 @@ test('one cell edited in a window that was offline: asked, with both values, by 
 });
 
 test('edits made while the server is away are sent when it is back', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
   await app.stop();
@@ -144,7 +144,7 @@ test('edits that were never sent are kept when the page is closed, and arrive wh
   page,
   app,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   const url = `${app.url}/p/${project}/exchanges/duty`;
   await page.goto(url);
   await expectTally(page, 3, 0);
@@ -163,7 +163,7 @@ test('edits that were never sent are kept when the page is closed, and arrive wh
 });
 
 test('additions to one list by two people: both are kept, by keyboard', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/stations/skidctl`);
   await expectTally(page, 3, 0);
   const port = 'port-skidctl';
@@ -195,7 +195,7 @@ test('an edit that meets another one waits to be asked about; those beside it ar
   page,
   app,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expectTally(page, 3, 0);
   await page.context().setOffline(true);
@@ -219,7 +219,7 @@ test('an edit that meets another one waits to be asked about; those beside it ar
 });
 
 test('two windows keep their unsent edits apart, and the next one opened sends all of them', async ({ page, app }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   const url = `${app.url}/p/${project}/exchanges/duty`;
   const other = await page.context().newPage();
   for (const p of [page, other]) {

@@ -3,7 +3,7 @@ import { cell, expect, expectStored, expectTally, pasteText, test, typeCells } f
 const DIFFERENCE = 7;
 
 test.beforeEach(async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo('kestrel-quay-as-agreed')}/exchanges/duty`);
+  await page.goto(`${app.url}/p/${await app.agreed()}/exchanges/duty`);
   await expectTally(page, 0, 0);
 });
 

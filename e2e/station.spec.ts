@@ -4,7 +4,7 @@ test('a station shows who uses which part of its memory, and two writers as such
   page,
   app,
 }) => {
-  const project = await app.demo('kestrel-quay-as-agreed');
+  const project = await app.agreed();
   await page.goto(`${app.url}/p/${project}/stations/plantctl`);
   await expectTally(page, 0, 0);
   const memory = page.getByRole('list', { name: 'Who uses Memory' });
@@ -23,7 +23,7 @@ test('a station shows who uses which part of its memory, and two writers as such
 });
 
 test('reserved ranges are drawn, too', async ({ page, app }) => {
-  await page.goto(`${app.url}/p/${await app.demo()}/stations/skidctl`);
+  await page.goto(`${app.url}/p/${await app.duty()}/stations/skidctl`);
   await expectTally(page, 3, 0);
   await expect(page.getByRole('list', { name: 'Who uses Registers' })).toContainText(
     'w1210–w1237, reserved for its Ethernet module',
@@ -34,7 +34,7 @@ test('a network is made, its kind chosen; a protocol that does not run on it is 
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/p/${await app.demo('kestrel-quay-as-agreed')}/stations`);
+  await page.goto(`${app.url}/p/${await app.agreed()}/wiring`);
   await expectTally(page, 0, 0);
   const networks = page.getByRole('grid', { name: 'Networks' });
   await networks.locator('[data-id="plant-lan"] [data-column="1"]').click();
@@ -51,7 +51,7 @@ test('a network is made, its kind chosen; a protocol that does not run on it is 
 });
 
 test('another notation is chosen for an area of one’s own, and addresses follow it', async ({ page, app }) => {
-  const project = await app.demo('kestrel-quay-as-agreed');
+  const project = await app.agreed();
   await page.goto(`${app.url}/p/${project}/stations/skidctl`);
   await expectTally(page, 0, 0);
   const views = page.getByRole('grid', { name: 'Views' });
@@ -77,10 +77,10 @@ test('the address bar names the cell of any grid, and leads to it in another bro
   app,
   browser,
 }) => {
-  const project = await app.demo();
+  const project = await app.duty();
   for (const [path, grid, text, link] of [
     ['stations', 'Stations', 'DockPanel', /at=station%3A[^%]+%3Aname/],
-    ['stations', 'Networks', '10.48.10.0/24', /at=network%3A[^%]+%3Asubnet/],
+    ['wiring', 'Networks', '10.48.10.0/24', /at=network%3A[^%]+%3Asubnet/],
     ['stations/skidctl', 'Ports', '10.48.10.12', /at=port%3A[^%]+%3Aaddress/],
     ['stations/skidctl', 'Views', 'reference 6', /at=area%3A[^%]+%3Aviews%3A[^%]+%3Anotation/],
     ['stations/skidctl', 'Reserved ranges', 'w1210', /at=area%3A[^%]+%3Areservations%3A[^%]+%3Afrom/],

@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { cell, expect, expectStored, expectTally, pasteText, test } from './app';
 
+/** Of the demo. */
+const BLOCKERS = 8;
+
 const skidList = readFileSync(join(import.meta.dirname, '../demo/skid-list.tsv'), 'utf8');
 
 test('the whole job: clear the demo by keyboard, undo it, settle a new exchange, and find it after a restart', async ({
@@ -12,34 +15,42 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await page.goto(app.url);
   await page.getByRole('button', { name: 'Open the demo' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Exchanges' })).toBeVisible();
-  await expectTally(page, 3, 0);
+  await expectTally(page, BLOCKERS, 1);
   const project = /\/p\/(\w+)\//.exec(page.url())![1]!;
   const start = await app.file(project);
 
-  // Each Blocker: shown, its cell focused, fixed. By keyboard alone.
-  for (let left = 3; left > 0; left--) {
+  // Each Blocker: shown, its cell focused, fixed. By keyboard alone. The Doubt has no ready fix; it is passed by.
+  const foot = page.locator('footer');
+  for (let left = BLOCKERS; left > 0;) {
     await page.keyboard.press('Alt+PageDown');
-    await expect(page.locator('footer')).toContainText(`of ${left}`);
+    await expect(foot).toContainText(`of ${left + 1}`);
     await expect.poll(() => page.evaluate(() => document.activeElement?.tagName !== 'BODY')).toBe(true);
+    if ((await foot.textContent())!.includes('ADR 7')) continue;
     await page.keyboard.press('Alt+Enter');
-    await expectTally(page, left - 1, 0);
+    await expectTally(page, --left, 1);
   }
-  await expect(page.locator('footer')).toContainText('No findings');
   await expectStored(page);
   expect(await app.file(project)).not.toBe(start);
 
   // Undo everything: the file is the one of the start, byte for byte; redo everything, and it is clear again.
-  await page.getByRole('grid').focus();
-  for (let i = 1; i <= 3; i++) {
+  await page.getByRole('grid').first().focus();
+  for (let i = 1; i <= BLOCKERS; i++) {
     await page.keyboard.press('Control+Z');
-    await expectTally(page, i, 0);
+    await expectTally(page, i, 1);
   }
   await expectStored(page);
   expect(await app.file(project)).toBe(start);
-  for (let i = 2; i >= 0; i--) {
+  for (let i = BLOCKERS - 1; i >= 0; i--) {
     await page.keyboard.press('Control+Y');
-    await expectTally(page, i, 0);
+    await expectTally(page, i, 1);
   }
+
+  // The Doubt: another subnet for the laptop’s second adapter, typed where the finding shows.
+  await page.keyboard.press('Alt+PageDown');
+  await expect(page.getByRole('grid', { name: 'Ports' })).toBeVisible();
+  await page.keyboard.type('192.168.7.2/24');
+  await page.keyboard.press('Enter');
+  await expectTally(page, 0, 0);
 
   // A new exchange, its one lane from the other supplier's list.
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');

@@ -6,8 +6,8 @@ import { XMLParser } from 'fast-xml-parser';
 
 const root = join(__dirname, '../../..');
 const folder = mkdtempSync(join(tmpdir(), 'dialoga-cli-'));
-const FAULTY = join(root, 'demo/kestrel-quay.dialoga.json');
-const AGREED = join(root, 'demo/kestrel-quay-as-agreed.dialoga.json');
+const FAULTY = join(root, 'e2e/projects/two-suppliers.dialoga.json');
+const AGREED = join(root, 'e2e/projects/two-suppliers-as-agreed.dialoga.json');
 
 /** The built command, as `npm run check` starts it. */
 const check = (...args: string[]) =>

@@ -24,7 +24,7 @@ import {
   type TestServer,
 } from './testing/server.testing.js';
 
-const demo = readFileSync(join(__dirname, '../../../demo/kestrel-quay.dialoga.json'), 'utf8');
+const demo = readFileSync(join(__dirname, '../../../e2e/projects/two-suppliers.dialoga.json'), 'utf8');
 const asFile = (text: string | Buffer) => Buffer.from(text);
 
 let server: TestServer;

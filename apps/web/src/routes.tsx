@@ -20,6 +20,7 @@ export const router = createBrowserRouter([
         path: 'stations/:station',
         lazy: async () => ({ Component: (await import('./stations/station-page')).StationPage }),
       },
+      { path: 'wiring', lazy: async () => ({ Component: (await import('./wiring/wiring-page')).WiringPage }) },
       {
         path: 'exchanges',
         lazy: async () => ({ Component: (await import('./exchanges/exchanges-page')).ExchangesPage }),

@@ -1,7 +1,7 @@
 import { type Filled } from '@dialoga/core';
 import { useState } from 'react';
 import { Code, Input } from '../theme/parts';
-import { AskDialog } from './ask-dialog';
+import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
 
 const MOST = 2000;

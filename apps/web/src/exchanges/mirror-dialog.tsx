@@ -2,7 +2,7 @@ import { mirrorLanes, type End, type Exchange, type Mirrored, type Project } fro
 import { useState } from 'react';
 import { newId } from '../store/new-id';
 import { Code, Select } from '../theme/parts';
-import { AskDialog } from './ask-dialog';
+import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
 
 const SHOWN = 8;

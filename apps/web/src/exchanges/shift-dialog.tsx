@@ -9,7 +9,7 @@ import {
 } from '@dialoga/core';
 import { useState } from 'react';
 import { Code, Input, Select } from '../theme/parts';
-import { AskDialog } from './ask-dialog';
+import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
 
 const SHOWN = 6;

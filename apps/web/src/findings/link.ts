@@ -1,4 +1,9 @@
-import type { Cell, Finding, Project } from '@dialoga/core';
+import { LINE_FIELDS, linePath, type Cell, type Finding, type Project } from '@dialoga/core';
+
+/** What is set on a line, a bus or by radio is shown side by side on the wiring page. */
+const LINE_FIELDS_OF_A_PORT = new Set(
+  Object.values(LINE_FIELDS).flatMap((fields) => fields.map((field) => linePath(field)[0]!)),
+);
 
 /** The address at which a cell is shown, with the cell named in it. */
 export function linkToCell(project: Project, projectId: string, cell: Cell): string {
@@ -15,8 +20,19 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
       return to(`exchanges/${project.get('end', cell.id)?.exchange ?? ''}`);
     case 'exchange':
       return to('exchanges');
+    case 'network':
+      return to('wiring');
     case 'port':
+      if (LINE_FIELDS_OF_A_PORT.has(cell.path[0] ?? '')) return to('wiring');
       return to(`stations/${project.get('port', cell.id)?.station ?? ''}`);
+    case 'rack':
+      return to(`stations/${project.get('rack', cell.id)?.station ?? ''}`);
+    case 'module': {
+      const rack = project.get('rack', project.get('module', cell.id)?.rack ?? '');
+      return to(`stations/${rack?.station ?? ''}`);
+    }
+    case 'landing':
+      return to(`stations/${project.get('landing', cell.id)?.station ?? ''}`);
     case 'area':
       return to(`stations/${project.get('area', cell.id)?.station ?? ''}`);
     default:

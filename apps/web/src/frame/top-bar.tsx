@@ -92,6 +92,7 @@ export function TopBar() {
       <ProjectName id={id} />
       <Steps aria-label="Steps">
         <NavLink to={`/p/${id}/stations`}>Stations</NavLink>
+        <NavLink to={`/p/${id}/wiring`}>Wiring</NavLink>
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
       </Steps>
       <Finding>

@@ -41,6 +41,8 @@ export const GridCellView = memo(function GridCellView(props: Props) {
     chosen: chosen && !cursor,
     cursor,
     action: action !== undefined,
+    solid: cell.line === 'solid',
+    dashed: cell.line === 'dashed',
   });
   return (
     <div

@@ -1,6 +1,17 @@
 import type { GridCell } from './types';
 
-const FIELDS = ['text', 'editable', 'differs', 'unread', 'options', 'through', 'mono', 'muted', 'right'] as const;
+const FIELDS = [
+  'text',
+  'editable',
+  'differs',
+  'unread',
+  'options',
+  'through',
+  'mono',
+  'muted',
+  'right',
+  'line',
+] as const;
 
 /** Whether two cells look alike, so that one that is drawn already need not be drawn again. What they do is the grid's. */
 export function sameLook(a: GridCell, b: GridCell): boolean {

@@ -112,6 +112,23 @@ export const Body = styled.div`
   .cell.cursor {
     outline: 2px solid ${colour.focus};
   }
+  .cell.solid {
+    background: linear-gradient(${colour.ink}, ${colour.ink}) center / 100% 1px no-repeat;
+  }
+  .cell.dashed {
+    background: repeating-linear-gradient(90deg, ${colour.ink} 0 5px, transparent 5px 9px) center / 100% 1px no-repeat;
+  }
+  /* After its text the line begins, or goes on. */
+  .cell.solid:has(.text),
+  .cell.dashed:has(.text) {
+    background-origin: content-box;
+    background-clip: content-box;
+  }
+  .cell.solid .text,
+  .cell.dashed .text {
+    background: ${colour.paper};
+    padding-right: 6px;
+  }
   .cell.action {
     cursor: pointer;
   }

@@ -20,6 +20,8 @@ export interface GridCell {
   mono?: boolean;
   muted?: boolean;
   right?: boolean;
+  /** a line across the cell, behind its text: it joins what stands left and right of it */
+  line?: 'solid' | 'dashed';
 }
 
 export interface GridRow {

@@ -1,8 +1,10 @@
 import {
+  ADDRESS_SOURCES,
   childrenOf,
   dropWithDependents,
   editPort,
   inOrder,
+  isOnEthernet,
   newPort,
   orderAfter,
   PURPOSES,
@@ -28,19 +30,27 @@ const FIELDS: readonly PortColumn[] = [
   'purpose',
   'tcpPort',
   'unit',
+  'how',
+  'enabled',
+  'deviceName',
+  'hardware',
   'former',
 ];
 const SHOWN: Shown = { kind: 'port', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'name', title: 'Port', fills: 'series', track: 'minmax(150px, 1fr)' },
-  { id: 'network', title: 'Network', track: 'minmax(110px, 1fr)' },
-  { id: 'address', title: 'Address', fills: 'series', track: '130px' },
-  { id: 'mask', title: 'Mask', track: '130px' },
-  { id: 'gateway', title: 'Gateway', track: '120px' },
-  { id: 'purpose', title: 'Purpose', track: '96px' },
-  { id: 'tcpPort', title: 'Modbus TCP port', track: '112px', right: true },
-  { id: 'unit', title: 'Unit', track: '60px', right: true },
-  { id: 'former', title: 'Former addresses', track: 'minmax(130px, 1fr)' },
+  { id: 'name', title: 'Port', names: true, fills: 'series', track: 'minmax(110px, 1.4fr)' },
+  { id: 'network', title: 'Network', track: 'minmax(84px, 1fr)' },
+  { id: 'address', title: 'Address', fills: 'series', track: '112px' },
+  { id: 'mask', title: 'Mask', track: '112px' },
+  { id: 'gateway', title: 'Gateway', track: '104px' },
+  { id: 'purpose', title: 'Purpose', track: '88px' },
+  { id: 'tcpPort', title: 'TCP port', track: '96px', right: true },
+  { id: 'unit', title: 'Unit', track: '44px', right: true },
+  { id: 'how', title: 'Address set', track: '84px' },
+  { id: 'enabled', title: 'Enabled', track: '62px' },
+  { id: 'deviceName', title: 'Device name', track: 'minmax(96px, 1fr)' },
+  { id: 'hardware', title: 'Hardware address', track: '120px' },
+  { id: 'former', title: 'Former addresses', track: 'minmax(104px, 1fr)' },
 ];
 
 /** How a station is wired. */
@@ -70,9 +80,13 @@ export function PortsGrid({ station }: { station: string }) {
         cell('tcpPort', String(port.listens['modbus-tcp']?.tcpPort ?? ''), {
           mono: true,
           right: true,
-          show: port.listens['modbus-tcp']?.tcpPort ?? '502, default',
+          show: port.listens['modbus-tcp']?.tcpPort ?? (isOnEthernet(project, port) ? '502, default' : ''),
         }),
         cell('unit', port.unit === null ? '' : String(port.unit), { mono: true, right: true }),
+        cell('how', port.how ?? 'by hand', { options: ADDRESS_SOURCES }),
+        cell('enabled', port.enabled ? 'yes' : 'no', { options: ['yes', 'no'] }),
+        cell('deviceName', port.deviceName ?? '', { mono: true }),
+        cell('hardware', port.hardware ?? '', { mono: true }),
         cell('former', port.former.join(', '), { mono: true }),
       ],
     };

@@ -1,3 +1,4 @@
+import type { KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { Grid } from '../grid/grid';
 import type { CellAt, CellEdit, GoTo, GridColumn, GridRow } from '../grid/types';
@@ -14,6 +15,8 @@ interface Props {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
+  /** other keys; true: taken */
+  onKey?: (event: KeyboardEvent, at: CellAt) => boolean;
   /** Ctrl+Delete on a row */
   onDrop?: (row: string) => void;
   /** to and from the address bar */
@@ -21,7 +24,7 @@ interface Props {
 }
 
 /** A grid as tall as its rows, among others on a page. */
-export function SmallGrid({ label, columns, rows, onEdit, onDrop, link }: Props) {
+export function SmallGrid({ label, columns, rows, onEdit, onKey, onDrop, link }: Props) {
   const height = 30 + rows.reduce((sum, row) => sum + row.height, 0);
   return (
     <Box style={{ height }}>
@@ -33,7 +36,8 @@ export function SmallGrid({ label, columns, rows, onEdit, onDrop, link }: Props)
         goTo={link?.goTo}
         onCursor={link?.onCursor}
         onKey={(event, at) => {
-          if (event.key !== 'Delete' || !event.ctrlKey || !onDrop || at.row === 'new') return false;
+          if (onKey?.(event, at)) return true;
+          if (event.key !== 'Delete' || !event.ctrlKey || !onDrop || at.row.startsWith('new')) return false;
           onDrop(at.row);
           return true;
         }}

@@ -8,10 +8,12 @@ import { useStateOf } from '../store/store';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { AreasGrid } from './areas-grid';
+import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
 import { OccupancySection } from './occupancy-section';
 import { PortsGrid } from './ports-grid';
 import { ReservationsGrid } from './reservations-grid';
+import { SlotsSection } from './slots-section';
 import { ViewsGrid } from './views-grid';
 
 const Scroll = styled.div`
@@ -71,6 +73,18 @@ export function StationPage() {
           </SectionHead>
           <PortsGrid station={id} />
         </Section>
+        <Section aria-label="Slots">
+          <SlotsSection station={id} />
+        </Section>
+        {station.roles.includes('controller') && (
+          <Section aria-label="Landings">
+            <SectionHead>
+              <h2>Landings</h2>
+              <p>what {station.name || 'this station'} says of each module that it claims</p>
+            </SectionHead>
+            <LandingsGrid station={id} />
+          </Section>
+        )}
         <Section aria-label="Areas">
           <SectionHead>
             <h2>Areas</h2>

@@ -24,8 +24,7 @@ import { Counts } from '../marks/counts';
 import { newId } from '../store/new-id';
 import { useCounting } from '../store/checked';
 import { useStateOf } from '../store/store';
-import { PageTitle, Section, SectionHead } from '../theme/parts';
-import { NetworksGrid } from './networks-grid';
+import { PageTitle } from '../theme/parts';
 import { useEdits } from './use-edits';
 
 const FIELDS: readonly StationColumn[] = ['name', 'roles', 'typeText', 'profile', 'party', 'supplier'];
@@ -144,12 +143,6 @@ export function StationsPage() {
           return true;
         }}
       />
-      <Section>
-        <SectionHead>
-          <h2>Networks</h2>
-        </SectionHead>
-        <NetworksGrid />
-      </Section>
     </>
   );
 }

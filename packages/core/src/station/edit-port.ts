@@ -4,12 +4,24 @@ import { newNetwork } from '../model/create.js';
 import { inOrder, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
-import { PURPOSES } from '../model/words.js';
+import { ADDRESS_SOURCES, PURPOSES } from '../model/words.js';
 import { modbusTcp } from '../protocol/modbus-tcp.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 export type PortColumn =
-  'name' | 'network' | 'address' | 'mask' | 'gateway' | 'purpose' | 'tcpPort' | 'unit' | 'former';
+  | 'name'
+  | 'network'
+  | 'address'
+  | 'mask'
+  | 'gateway'
+  | 'purpose'
+  | 'tcpPort'
+  | 'unit'
+  | 'how'
+  | 'enabled'
+  | 'deviceName'
+  | 'hardware'
+  | 'former';
 
 /**
  * Typed text into one field of a port. `10.48.10.11/24` sets address and mask; an address that changes leaves the old
@@ -55,6 +67,17 @@ export function editPort(
       const unit = parseWhole(clean, 0, 255, 'a unit address');
       return unit.ok ? changed(set('port', port, ['unit'], unit.value)) : refused(unit);
     }
+    case 'how': {
+      const how = parseWord(clean, ADDRESS_SOURCES, 'way to get an address');
+      return how.ok ? changed(set('port', port, ['how'], how.value)) : refused(how);
+    }
+    case 'enabled': {
+      const yes = parseWord(clean, ['yes', 'no'], 'answer');
+      return yes.ok ? changed(set('port', port, ['enabled'], yes.value === 'yes')) : refused(yes);
+    }
+    case 'deviceName':
+    case 'hardware':
+      return changed(set('port', port, [column], clean || undefined));
     case 'former': {
       const addresses = clean.split(/[\s,;]+/).filter((a) => a !== '');
       return changed(set('port', port, ['former'], addresses));

@@ -66,7 +66,11 @@ export const revision: Rule = {
   fixes(finding, reader) {
     const landing = reader.get('landing', finding.cells[0]!.id);
     if (!landing || finding.message !== 'refused') return [];
-    const { b, accepted, found } = finding.params;
-    return [{ label: `${b} accepts: ${accepted} → ${found}`, changes: [set('landing', landing, ['accepted'], found)] }];
+    const { b, accepted, found = '' } = finding.params;
+    // The found one with the later ones of the same first figure, or the found one alone.
+    return [`${found}–${found.split('.')[0]}.x`, found].map((range) => ({
+      label: `${b} accepts: ${accepted} → ${range}`,
+      changes: [set('landing', landing, ['accepted'], range)],
+    }));
   },
 };

@@ -1,6 +1,5 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
-import type { Port } from '../../../model/port.js';
 import { formatSerial, parseSerial, type SerialSettings } from '../../../wiring/serial-settings.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';
@@ -95,10 +94,4 @@ function differences(a: SerialSettings, b: SerialSettings): string {
     a.stopBits === b.stopBits ? '' : 'stop bits',
   ];
   return words.filter((w) => w !== '').join(', ');
-}
-
-/** What a new member of a line takes over: the caller's settings, or else those of the first who has any. */
-export function settingsOfLine(ports: readonly Port[]): string | null {
-  const known = ports.filter((p) => parseSerial(p.serial ?? '').ok);
-  return (known.find((p) => p.lineRole === 'calls') ?? known[0])?.serial ?? null;
 }

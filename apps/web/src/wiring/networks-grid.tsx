@@ -1,5 +1,4 @@
 import {
-  childrenOf,
   dropWithDependents,
   editNetwork,
   inOrder,
@@ -7,6 +6,7 @@ import {
   newNetwork,
   orderAfter,
   put,
+  WIRINGS,
   type Network,
   type NetworkColumn,
 } from '@dialoga/core';
@@ -15,17 +15,19 @@ import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn } from '../grid/types';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../stations/small-grid';
+import { useEdits } from '../stations/use-edits';
 
-const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'comment'];
+const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'wiring', 'busRate', 'highestAddress', 'comment'];
 const SHOWN: Shown = { kind: 'network', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'name', title: 'Network', fills: 'series', track: 'minmax(140px, 1fr)' },
-  { id: 'kind', title: 'Kind', track: '140px' },
-  { id: 'subnet', title: 'Subnet', track: '160px' },
-  { id: 'comment', title: 'Comment', track: 'minmax(160px, 1fr)' },
-  { id: 'ports', title: 'Ports', track: '70px', right: true },
+  { id: 'name', title: 'Network', fills: 'series', track: 'minmax(96px, 1fr)' },
+  { id: 'kind', title: 'Kind', track: '84px' },
+  { id: 'subnet', title: 'Subnet', track: '118px' },
+  { id: 'wiring', title: 'Wiring', track: '80px' },
+  { id: 'busRate', title: 'Bus rate', track: '78px' },
+  { id: 'highestAddress', title: 'Highest', track: '58px', right: true },
+  { id: 'comment', title: 'Comment', track: 'minmax(80px, 1fr)' },
 ];
 
 /** What the ports attach to. */
@@ -39,9 +41,13 @@ export function NetworksGrid() {
     cells: [
       { text: network.name, editable: true },
       { text: network.kind, editable: true, options: NETWORK_KINDS },
-      { text: network.subnet ?? '', editable: true, mono: true },
+      network.kind === 'ethernet' ? { text: network.subnet ?? '', editable: true, mono: true } : null,
+      network.kind === 'serial line' ? { text: network.wiring ?? '', editable: true, options: WIRINGS } : null,
+      network.kind === 'token bus' ? { text: network.busRate ?? '', editable: true, mono: true } : null,
+      network.kind === 'token bus'
+        ? { text: network.highestAddress ?? '', editable: true, mono: true, right: true }
+        : null,
       { text: network.comment ?? '', editable: true },
-      { text: String(childrenOf(project, 'port', network.id).length), right: true },
     ],
   });
   const link = useGridLink(SHOWN);

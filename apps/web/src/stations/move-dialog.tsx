@@ -1,0 +1,85 @@
+import { slotName, type MovePlan, type Rack } from '@dialoga/core';
+import { useState } from 'react';
+import { AskDialog } from '../forms/ask-dialog';
+import { Code, Select } from '../theme/parts';
+
+interface Props {
+  title: string;
+  rack: Rack;
+  plan: MovePlan;
+  /** true: what is bound moves with its module */
+  onTake: (along: boolean) => void;
+  onClose: () => void;
+}
+
+/** What an insertion or a move changes, before it is done: what is bound to the ranges that move comes first. */
+export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
+  const [along, setAlong] = useState(true);
+  const { moves, ranges, bound } = plan;
+  return (
+    <AskDialog
+      title={title}
+      take="Do it"
+      onTake={() => onTake(along)}
+      onClose={onClose}
+      outcome={
+        <>
+          <h3>Slots</h3>
+          <table>
+            <tbody>
+              {moves.map(({ module, from, to }) => (
+                <tr key={module.id}>
+                  <td>{module.name || module.kind}</td>
+                  <td>
+                    {from === null ? 'new in' : `slot ${slotName(rack, from)} to`} slot {slotName(rack, to)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {ranges.length > 0 && <h3>Addresses that follow the slots</h3>}
+          <table>
+            <tbody>
+              {ranges.map((range) => (
+                <tr key={`${range.landing.id} ${range.field}`}>
+                  <td>{moves.find((m) => m.module.id === range.landing.module)?.module.name ?? 'another module'}</td>
+                  <td>
+                    <Code>{range.before || 'new'}</Code> to <Code>{range.after}</Code>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      }
+    >
+      {bound.length === 0 ? (
+        <p>{ranges.length > 0 ? 'Nothing is bound to the ranges that move.' : 'No address moves.'}</p>
+      ) : (
+        <>
+          <p>Bound to the ranges that move:</p>
+          <ul>
+            {bound.map((b) => (
+              <li key={b.claim.id}>
+                {b.lane || 'a lane'} of {b.exchange} at <Code>{b.before}</Code>; there{' '}
+                {b.writer ? `${b.writer} writes afterwards` : 'nobody writes afterwards'}, and its data is at{' '}
+                <Code>{b.after}</Code>
+              </li>
+            ))}
+          </ul>
+          <label>
+            These
+            <Select
+              autoFocus
+              value={along ? 'along' : 'stay'}
+              onChange={(event) => setAlong(event.target.value === 'along')}
+            >
+              <option value="along">move along with their module</option>
+              <option value="stay">stay at their address</option>
+            </Select>
+          </label>
+        </>
+      )}
+    </AskDialog>
+  );
+}

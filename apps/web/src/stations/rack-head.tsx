@@ -1,0 +1,51 @@
+import { dropWithDependents, editRack, type Rack, type RackColumn } from '@dialoga/core';
+import styled from 'styled-components';
+import { InlineInput } from '../forms/inline-input';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { useStateOf } from '../store/store';
+import { SectionHead, TextButton } from '../theme/parts';
+import { space } from '../theme/tokens';
+import { useEdits } from './use-edits';
+
+const Facts = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space[2]}px;
+  align-items: baseline;
+`;
+
+/** What is set for a rack as a whole, in a sentence to type into. */
+export function RackHead({ rack }: { rack: Rack }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('rack');
+  const field = (column: RackColumn, label: string, value: string, placeholder?: string) => (
+    <InlineInput
+      label={`${rack.name || 'Rack'}, ${label}`}
+      value={value}
+      {...(placeholder ? { placeholder } : {})}
+      differs={wrong(rack.id, column)}
+      onCommit={(text) => commit('Edit rack', [editRack(rack, column, text)])}
+    />
+  );
+  return (
+    <SectionHead>
+      <h2>{rack.name || 'Rack'}</h2>
+      <Facts>
+        {field('size', 'slots', String(rack.size))} slots, numbered from{' '}
+        {field('first', 'first slot', String(rack.first))}; gaps allowed:{' '}
+        {field('gaps', 'gaps allowed', rack.gaps ? 'yes' : 'no')}; addresses follow the slots:{' '}
+        {field('addressesFollow', 'addresses follow', rack.addressesFollow ? 'yes' : 'no')}; slots found:{' '}
+        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not looked')}
+      </Facts>
+      <p style={{ marginLeft: 'auto' }}>Alt+arrow moves a module, Alt+Insert puts one before it</p>
+      <TextButton
+        onPress={() =>
+          commit('Take the rack out', [{ changes: dropWithDependents(project, 'rack', rack.id), problem: null }])
+        }
+      >
+        Take the rack out
+      </TextButton>
+    </SectionHead>
+  );
+}

@@ -1,0 +1,119 @@
+import type { Page } from '@playwright/test';
+import { expect, expectStored, expectTally, test } from './app';
+
+const table = (page: Page) => page.getByRole('grid', { name: 'Attachments' });
+const at = (page: Page, row: string, column: number) =>
+  table(page).locator(`[role=row][data-id="${row}"] [role=gridcell][data-column="${column}"]`);
+const type = async (page: Page, row: string, column: number, text: string) => {
+  await at(page, row, column).click();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+};
+
+test('a free address is proposed and taken; the copies that still hold the old one are shown, ticked and followed up', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
+  await expectTally(page, 8, 1);
+  await at(page, 'skidctl', 1).click();
+  const addresses = page.getByRole('region', { name: 'Addresses' });
+  await expect(addresses).toContainText('10 of 254 in use; next free .201');
+  await expect(addresses).toContainText('twice: EvapHead, DockPanel');
+  const copies = page.getByRole('region', { name: 'Also typed in' });
+  await expect(copies).toContainText('1 of 4 not so');
+
+  // Another address: what was so until now is an old value everywhere.
+  await page.keyboard.type('free');
+  await page.keyboard.press('Enter');
+  await expect(at(page, 'skidctl', 1)).toContainText('.201');
+  await at(page, 'skidctl', 1).click();
+  await expect(copies).toContainText('2 of 4 not so');
+  await expect(addresses).toContainText('free, formerly SkidCtl');
+  await expectTally(page, 9, 1);
+
+  // Ticked without a name: asked for it, nothing stored. Then with one.
+  const tick = copies.getByRole('checkbox', { name: 'TCP port typed in at PlantCtl, Skid start-up' });
+  await tick.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('A tick needs a name')).toBeVisible();
+  await copies.getByLabel('Who ticks').fill('R. Vale');
+  await tick.focus();
+  await page.keyboard.press('Space');
+  await expect(tick).toBeChecked();
+  await expect(copies).toContainText('R. Vale, ');
+
+  for (const old of ['10.48.10.14', '10.48.10.12']) {
+    await copies.getByRole('button', { name: `Type 10.48.10.201 at PlantCtl, where ${old} stands` }).press('Enter');
+  }
+  await expect(copies).toContainText('none is old');
+  await expectTally(page, 7, 1);
+  await expectStored(page);
+});
+
+test('a meter is added to the line: next unit and the line’s settings are proposed; the odd one is found and mended', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
+  await expectTally(page, 8, 1);
+  await type(page, 'brinertu', 3, 'free');
+  await expect(at(page, 'brinertu', 3)).toContainText('14');
+  await expect(at(page, 'brinertu', 3)).toContainText('unit, answers');
+  await at(page, 'brinertu', 3).click();
+  const settings = page.getByRole('grid', { name: 'Settings on Meter line' });
+  const last = settings.locator('[role=row]').filter({ hasText: 'BrineRtu' }).locator('[data-column="3"]');
+  await expect(last).toHaveText('9600 8E1');
+  await last.click();
+  await page.keyboard.type('9600,8,N,1');
+  await page.keyboard.press('Enter');
+  await expect(last).toHaveText('9600 8N1');
+  await expectTally(page, 9, 1);
+  await page.getByRole('button', { name: 'Take over 9600 8E1 at BrineRtu' }).press('Enter');
+  await expect(last).toHaveText('9600 8E1');
+  await expectTally(page, 8, 1);
+});
+
+test('bad addresses are told in a sentence where they were typed, and nothing else changes', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
+  await expectTally(page, 8, 1);
+  const notice = page.getByRole('status');
+  await type(page, 'busbridge', 6, '127');
+  await expect(
+    notice.getByText('127 is for all nodes at once; a node address is a whole number from 0 to 125'),
+  ).toBeVisible();
+  await expect(at(page, 'busbridge', 6)).toContainText('5');
+  await type(page, 'skidctl', 1, '.300');
+  await expect(notice.getByText('“.300” is not understood here')).toBeVisible();
+  await type(page, 'skidctl', 1, '10.48.10.12/255.0.255.0');
+  await expect(notice.getByText('255.0.255.0')).toBeVisible();
+  await expectTally(page, 8, 1);
+  // An address that is none is kept as typed, and is a Blocker.
+  await type(page, 'skidctl', 1, '10.48.10.300');
+  await expect(at(page, 'skidctl', 1)).toContainText('10.48.10.300');
+  await expect(page.getByRole('link', { name: /^Findings: 1[01] Blockers/ })).toBeVisible();
+});
+
+test('a port attached to nothing is shown, given a network by typing, and taken off again', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
+  await expectTally(page, 8, 1);
+  await expect(table(page)).toContainText('attached to nothing');
+  await type(page, 'port port-servicelaptop-loose', 1, '192.168.7.2/24');
+  await expectTally(page, 8, 0);
+  await type(page, 'meter1', 1, '.77 general');
+  await expect(at(page, 'meter1', 1)).toContainText('.77');
+  await at(page, 'meter1', 1).click();
+  await page.keyboard.press('Delete');
+  await expect(table(page).locator('[role=row]').filter({ hasText: '10.48.10.77/24' })).toContainText(
+    'attached to nothing',
+  );
+});
+
+test('a link to a finding on a line opens the table at the port', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/findings`);
+  await expectTally(page, 8, 1);
+  await page.getByRole('button', { name: 'By rule' }).click();
+  await page.getByRole('region', { name: 'ADR 8' }).getByRole('button', { name: 'Show' }).press('Enter');
+  await expect(table(page)).toBeVisible();
+  await expect(at(page, 'meter3', 3)).toHaveAttribute('aria-selected', 'true');
+});

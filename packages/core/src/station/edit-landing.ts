@@ -1,0 +1,41 @@
+import { memoryOf } from '../address/memory.js';
+import { parseAddress } from '../address/parse-address.js';
+import { set } from '../change/make.js';
+import type { Landing } from '../model/landing.js';
+import { childrenOf } from '../model/order.js';
+import type { Project } from '../model/project.js';
+import { LANDING_ROLES } from '../model/words.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
+
+export type LandingColumn =
+  'role' | 'slot' | 'orderCode' | 'accepted' | 'inputs' | 'outputs' | 'inputsAt' | 'outputsAt' | 'description';
+
+/** Typed text into one field of what a controller says of a module. An address that cannot be read stays as typed. */
+export function editLanding(project: Project, landing: Landing, column: LandingColumn, text: string): FieldEdit {
+  const clean = text.trim();
+  const put = (value: unknown) => changed(set('landing', landing, [column], value));
+  switch (column) {
+    case 'role': {
+      const role = parseWord(clean, LANDING_ROLES, 'role');
+      return role.ok ? put(role.value) : refused(role);
+    }
+    case 'slot':
+    case 'inputs':
+    case 'outputs': {
+      if (clean === '') return put(null);
+      const number = parseWhole(clean, 0, 100_000, column === 'slot' ? 'a slot' : 'a size in bytes');
+      return number.ok ? put(number.value) : refused(number);
+    }
+    case 'inputsAt':
+    case 'outputsAt': {
+      if (clean === '') return put(null);
+      const memories = childrenOf(project, 'area', landing.station).flatMap((a) => memoryOf(project, a.id) ?? []);
+      const place = parseAddress(clean, memories);
+      return put(place.ok ? place.value : { typed: text });
+    }
+    case 'description':
+      return put(clean || undefined);
+    default:
+      return put(clean);
+  }
+}

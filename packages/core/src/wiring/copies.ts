@@ -1,0 +1,111 @@
+import { parseIpv4 } from '../address/ipv4.js';
+import { set } from '../change/make.js';
+import type { Change } from '../change/change.js';
+import { toldFields } from '../lane/told.js';
+import { childrenOf, orderAfter } from '../model/order.js';
+import type { Port } from '../model/port.js';
+import type { Kind } from '../model/kinds.js';
+import type { Project } from '../model/project.js';
+import type { Tick } from '../model/tick.js';
+
+/** A place besides the port itself where one of its values has to be typed. */
+export interface Copy {
+  /** stable; what a tick names */
+  id: string;
+  cell: { kind: Kind; id: string; path: readonly string[] };
+  /** the station that holds it, and in which exchange or port */
+  holder: string;
+  where: string;
+  field: 'address' | 'TCP port' | 'unit' | 'gateway';
+  /** as it stands there, or the protocol's default */
+  value: string;
+  truth: string;
+  state: 'as it is' | 'the default' | 'its former address' | 'another' | 'not told';
+  tick: Tick | null;
+}
+
+const WORDS = { address: 'address', tcpPort: 'TCP port', unit: 'unit' } as const;
+
+/** Every place that holds a copy of a port's address, TCP port or unit: ends that call it, and ports that have it as gateway. */
+export function copiesOf(project: Project, port: Port): Copy[] {
+  const ticks = new Map([...project.all('tick')].map((tick) => [tick.copy, tick]));
+  const copies: Omit<Copy, 'tick' | 'id'>[] = [];
+  for (const own of childrenOf(project, 'end', port.id)) {
+    const exchange = project.get('exchange', own.exchange);
+    if (!exchange) continue;
+    for (const end of childrenOf(project, 'end', exchange.id)) {
+      for (const told of toldFields(project, exchange, end)) {
+        if (told.other.id !== own.id || told.truth === null) continue;
+        copies.push({
+          cell: { kind: 'end', id: end.id, path: ['told', own.id, told.field] },
+          holder: end.station,
+          where: exchange.name,
+          field: WORDS[told.field],
+          value: told.told,
+          truth: told.truth,
+          state: stateOf(told),
+        });
+      }
+    }
+  }
+  for (const other of port.network ? childrenOf(project, 'port', port.network) : []) {
+    const gateway = other.gateway.trim();
+    if (gateway === '' || other.id === port.id) continue;
+    const former = port.former.some((address) => same(address, gateway));
+    if (!former && !same(port.address, gateway)) continue;
+    copies.push({
+      cell: { kind: 'port', id: other.id, path: ['gateway'] },
+      holder: other.station,
+      where: other.name || 'port',
+      field: 'gateway',
+      value: gateway,
+      truth: port.address.trim(),
+      state: former ? 'its former address' : 'as it is',
+    });
+  }
+  return copies.map((copy) => {
+    const id = [copy.cell.kind, copy.cell.id, ...copy.cell.path].join(' ');
+    const tick = ticks.get(id);
+    return { ...copy, id, tick: tick && tick.value === copy.truth ? tick : null };
+  });
+}
+
+function stateOf(told: ReturnType<typeof toldFields>[number]): Copy['state'] {
+  if (told.same) return told.isDefault ? 'the default' : 'as it is';
+  if (told.told === '') return 'not told';
+  return told.former ? 'its former address' : 'another';
+}
+
+function same(a: string, b: string): boolean {
+  const [x, y] = [parseIpv4(a), parseIpv4(b)];
+  return x.ok && y.ok && x.value === y.value;
+}
+
+/** Somebody has seen this value stand there. */
+export function tickCopy(project: Project, copy: Copy, id: string, name: string, at: string): Change[] {
+  const known = [...project.all('tick')].find((tick) => tick.copy === copy.id);
+  const tick: Tick = {
+    ...{ id: known?.id ?? id, order: known?.order ?? orderAfter(project.all('tick')), copy: copy.id },
+    ...{ value: copy.truth, name, at },
+  };
+  const change: Change = { kind: 'tick', id: tick.id, path: [], after: { ...tick } };
+  return known ? [{ ...change, before: { ...known } }] : [change];
+}
+
+export function untickCopy(copy: Copy): Change[] {
+  return copy.tick ? [{ kind: 'tick', id: copy.tick.id, path: [], before: { ...copy.tick } }] : [];
+}
+
+/** Types what is so where another value stands. Only ever on somebody's wish: it is another end's own claim. */
+export function followUp(project: Project, copy: Copy): Change[] {
+  const { kind, id, path } = copy.cell;
+  if (kind === 'port') {
+    const port = project.get('port', id);
+    return port ? [set('port', port, path, copy.truth)] : [];
+  }
+  const end = project.get('end', id);
+  const [, other = '', field = ''] = path;
+  if (!end) return [];
+  if (end.told[other]) return [set('end', end, path, copy.truth)];
+  return [set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: copy.truth })];
+}
