@@ -111,3 +111,7 @@ export * from './station/edit-landing.js';
 export * from './station/edit-module.js';
 export * from './station/edit-rack.js';
 export * from './check/on-ethernet.js';
+export * from './hardware/list/columns.js';
+export * from './hardware/list/list-rows.js';
+export * from './hardware/list/plan-list.js';
+export * from './hardware/list/read-table.js';

@@ -1,0 +1,104 @@
+import type { ModuleKind } from '../../model/words.js';
+import type { ColumnChoice, ListColumn } from './columns.js';
+import type { TextTable } from './read-table.js';
+
+/** One row of the list, read. */
+export interface ListRow {
+  line: number;
+  station: string;
+  /** null: none is given */
+  slot: number | null;
+  quantity: number;
+  orderCode: string;
+  description: string;
+  revision: string;
+  kind: ModuleKind;
+  inputs: number | null;
+  outputs: number | null;
+  /** why it is no module; null: it is one */
+  aside: string | null;
+  /** what is wrong with it, and what would be right */
+  fault: string | null;
+}
+
+const NO_MODULES: readonly (readonly [RegExp, string])[] = [
+  [/\brails?\b|hutschiene|profilschiene/i, 'a rail'],
+  [/\bcables?\b|\bcords?\b|kabel|leitung/i, 'a cable'],
+  [/power suppl|\bpsu\b|netzteil|stromversorgung|alimentation/i, 'a power supply'],
+  [/\bterminals?\b|klemme|connector|stecker|bus cover|end cover/i, 'a terminal or connector'],
+  [/\blabels?\b|\bscrews?\b|marking|beschriftung|schraube/i, 'small parts'],
+  [/\bracks?\b|\bbackplane\b|baugruppenträger|base plate/i, 'the rack itself'],
+  [/licen[cs]e|software/i, 'software'],
+];
+
+const KINDS: readonly (readonly [RegExp, ModuleKind])[] = [
+  [/\bcpu\b|processor|central unit/i, 'CPU'],
+  [/\bhead\b|interface module|coupler|kopf/i, 'head'],
+  [/digital.*\bin\b.*\bout\b|\bdio\b/i, 'digital input and output'],
+  [/digital.*in|\bdi\b|\bdi[-\s]?\d/i, 'digital input'],
+  [/digital.*out|\bdo\b|\bdo[-\s]?\d/i, 'digital output'],
+  [/analog(ue)?.*in|\bai\b|\bai[-\s]?\d/i, 'analogue input'],
+  [/analog(ue)?.*out|\bao\b|\bao[-\s]?\d/i, 'analogue output'],
+  [/counter|zähler/i, 'counter'],
+  [/ethernet|serial|communication|\bcp\b|kommunikation/i, 'communication'],
+];
+
+/** Every row after the headings. Numbers may be written with a decimal comma or point, and thousands apart. */
+export function listRows(table: TextTable, heading: number, columns: ColumnChoice): ListRow[] {
+  let station = '';
+  return table.rows.slice(heading + 1).map(({ line, cells }) => {
+    const text = (column: ListColumn) => (columns[column] === undefined ? '' : (cells[columns[column]] ?? '').trim());
+    // Merged cells leave the station's name in its first row only.
+    station = text('station') || station;
+    const description = text('description');
+    const orderCode = text('order code');
+    const words = `${description} ${orderCode}`;
+    const [quantity, slot] = [numberIn(text('quantity')), numberIn(text('slot'))];
+    const aside = NO_MODULES.find(([word]) => word.test(description))?.[1] ?? null;
+    const row: ListRow = {
+      ...{ line, station, orderCode, description, revision: text('revision') },
+      slot: typeof slot === 'number' && Number.isInteger(slot) ? slot : null,
+      quantity: typeof quantity === 'number' ? quantity : 1,
+      kind: KINDS.find(([word]) => word.test(words))?.[1] ?? 'other',
+      inputs: wholeOrNull(text('inputs')),
+      outputs: wholeOrNull(text('outputs')),
+      aside: aside ?? (description === '' && orderCode === '' ? 'it names nothing' : null),
+      fault: null,
+    };
+    return row.aside === null ? { ...row, fault: faultOf(row, text('quantity'), quantity, text('slot'), slot) } : row;
+  });
+}
+
+type Number_ = number | null | 'none';
+
+function faultOf(
+  row: ListRow,
+  quantityText: string,
+  quantity: Number_,
+  slotText: string,
+  slot: Number_,
+): string | null {
+  if (quantity === 'none') return `quantity “${quantityText}” is no number; write a whole one, as 3`;
+  if (quantity !== null && (!Number.isInteger(quantity) || quantity < 1 || quantity > 1000)) {
+    return `quantity ${quantityText} cannot be; write a whole number from 1 to 1000`;
+  }
+  if (slot === 'none' || (slot !== null && (!Number.isInteger(slot) || slot < 0))) {
+    return `slot “${slotText}” is no slot; write a whole number`;
+  }
+  if (row.station === '') return 'no station is named; write its name in the station’s column';
+  return null;
+}
+
+/** `1.234,5`, `1,234.5`, `3,0` and `3`; null: nothing is written; 'none': it is no number. */
+export function numberIn(text: string): Number_ {
+  const clean = text.replace(/[\s\u00A0\u202F']/g, '');
+  if (clean === '') return null;
+  const comma = clean.lastIndexOf(',') > clean.lastIndexOf('.');
+  const plain = comma ? clean.replace(/\./g, '').replace(',', '.') : clean.replace(/,/g, '');
+  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : 'none';
+}
+
+function wholeOrNull(text: string): number | null {
+  const number = numberIn(text);
+  return typeof number === 'number' && Number.isInteger(number) && number >= 0 ? number : null;
+}

@@ -1,0 +1,54 @@
+import Papa from 'papaparse';
+import { read, unread, type Read } from '../../address/result.js';
+
+/** More than that is no hardware list. */
+export const MOST_LIST_CHARACTERS = 20_000_000;
+
+/** Cells of text, row by row; the number of each row as its file counts. */
+export interface TextTable {
+  rows: readonly { line: number; cells: readonly string[] }[];
+}
+
+/** Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
+export function readTable(text: string): Read<TextTable> {
+  if (text.length > MOST_LIST_CHARACTERS) {
+    return unread(`${text.length} characters`, `a list has at most ${MOST_LIST_CHARACTERS}`);
+  }
+  if (text.includes('\u0000')) {
+    return unread('this is no text: it has null bytes', 'bring in CSV, tab-separated text, or an XLSX workbook');
+  }
+  const clean = text.replace(/^\uFEFF/, '');
+  if (clean.trim() === '') return unread('the list is empty', 'it has a row of headings and a row for each part');
+  const parsed = Papa.parse<string[]>(clean, { delimiter: separatorOf(clean), skipEmptyLines: false });
+  const quote = parsed.errors.find((error) => error.type === 'Quotes');
+  if (quote) {
+    return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
+  }
+  return tableOf(parsed.data);
+}
+
+/** The separator that parts the first rows into most cells; one that leaves no quotation mark open comes first. */
+function separatorOf(text: string): string {
+  const tried = ['\t', ';', ',', '|'].map((separator) => {
+    const { data, errors } = Papa.parse<string[]>(text, { delimiter: separator, preview: 30 });
+    const cells = data.reduce((sum, row) => sum + row.length, 0);
+    const clean = !errors.some((error) => error.type === 'Quotes');
+    return { separator, cells, clean: clean && cells > data.length };
+  });
+  tried.sort((a, b) => Number(b.clean) - Number(a.clean) || b.cells - a.cells);
+  return tried[0]!.separator;
+}
+
+/** The same for the cells of a worksheet. */
+export function tableOf(rows: readonly (readonly unknown[])[]): Read<TextTable> {
+  const filled = rows
+    .map((cells, i) => ({ line: i + 1, cells: cells.map(cellText) }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  if (filled.length === 0) return unread('the list is empty', 'it has a row of headings and a row for each part');
+  return read({ rows: filled });
+}
+
+const cellText = (cell: unknown): string => {
+  if (typeof cell === 'number') return String(cell);
+  return typeof cell === 'string' ? cell.trim() : cell instanceof Date ? cell.toISOString().slice(0, 10) : '';
+};
