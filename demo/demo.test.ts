@@ -13,6 +13,7 @@ import {
   type Port,
 } from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
+import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';
 import { skidList } from './skid-list.js';
 
@@ -29,6 +30,7 @@ test('the files are what the demo gives, and can be read', () => {
   expect(file('kestrel-quay.dialoga.json')).toBe(writeProject(kestrelQuay(false)));
   expect(file('kestrel-quay-as-agreed.dialoga.json')).toBe(writeProject(kestrelQuay(true)));
   expect(file('skid-list.tsv')).toBe(skidList());
+  expect(file('hardware-list.csv')).toBe(hardwareList());
   expect(readProject(file('kestrel-quay.dialoga.json')).ok).toBe(true);
 });
 

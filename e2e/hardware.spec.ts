@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import writeWorkbook from 'write-excel-file/node';
 import { expect, expectStored, expectTally, test } from './app';
 
 const slots = (page: Page) => page.getByRole('grid', { name: /^Slots of/ });
@@ -85,4 +88,101 @@ test('a module is typed into a free slot, claimed by a controller, and its revis
   await page.keyboard.type('any');
   await page.keyboard.press('Enter');
   await expectTally(page, 8, 2);
+});
+
+const hardwareList = readFileSync(join(import.meta.dirname, '../demo/hardware-list.csv'), 'utf8');
+const preview = (page: Page) => page.getByRole('grid', { name: 'What becomes of each row' });
+
+test('a hardware list is pasted, compared with the plan, taken in as one step, and its difference found', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  const start = await app.file(project);
+  await page.goto(`${app.url}/p/${project}/hardware-list`);
+  await expectTally(page, 8, 1);
+  await expect(page.getByLabel('Rows of the list')).toBeFocused();
+  await page.evaluate((t) => navigator.clipboard.writeText(t), hardwareList);
+  await page.keyboard.press('Control+V');
+  await expect(page.getByRole('heading', { name: '0 added, 14 changed, 0 unchanged' })).toBeVisible();
+  await expect(page.getByText('6 rows are no modules and are set aside')).toBeVisible();
+  await expect(preview(page).locator('[role=row]').filter({ hasText: 'In 2' })).toContainText(
+    'planned DI-16, listed DI-32',
+  );
+
+  // Without its column of slots the list goes by order codes; then it is corrected again.
+  await page.getByLabel('Column of the slot').selectOption('not in the list');
+  await expect(page.getByRole('heading', { name: /1 added, 13 changed/ })).toBeVisible();
+  await page.getByLabel('Column of the slot').selectOption('Pos');
+  await page.getByRole('button', { name: 'Take it in' }).press('Enter');
+  await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
+  await expectTally(page, 9, 1);
+  await expectStored(page);
+  await page.keyboard.press('Control+Z');
+  await expectTally(page, 8, 1);
+  await expectStored(page);
+  expect(await app.file(project)).toBe(start);
+});
+
+test('rows with faults hold the list back until they are left out; each is told at its row', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/hardware-list`);
+  await expectTally(page, 8, 1);
+  await page
+    .getByLabel('Rows of the list')
+    .fill(
+      [
+        'Station;Slot;Qty;Order code;Description',
+        'EvapHead;8;1;DI-16;Digital input',
+        'EvapHead;40;1;DI-16;Digital input',
+        'EvapHead;8;1;DI-16;Digital input',
+        'Nowhere;1;1;DI-16;Digital input',
+      ].join('\n'),
+    );
+  await expect(preview(page)).toContainText('slot 40 cannot be: the rack of EvapHead has slots 0 to 9');
+  await expect(preview(page)).toContainText('slot 8 of EvapHead is given to row 2, too');
+  await expect(preview(page)).toContainText('station “Nowhere” is not in the project');
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await page.getByLabel('leave out the 3 rows that cannot be taken').check();
+  await page.getByRole('button', { name: 'Take it in' }).press('Enter');
+  await expect(page.getByRole('status').getByText('Taken in: 1 added')).toBeVisible();
+});
+
+test('files: a workbook by its sheets, a list of an older office, an empty file, and one that is none', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/hardware-list`);
+  await expectTally(page, 8, 1);
+  const bring = async (name: string, buffer: Buffer) => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Bring in a file …' }).click(),
+    ]);
+    await chooser.setFiles({ name, mimeType: 'application/octet-stream', buffer });
+  };
+  const cells = [
+    ['Station', 'Slot', 'Quantity', 'Order code', 'Description'],
+    ['EvapHead', 8, 2, 'DI-16', 'Digital input'],
+  ].map((row) => row.map((value) => ({ value })));
+  const workbook = await writeWorkbook([
+    { sheet: 'Modules', data: cells },
+    { sheet: 'Notes', data: [[{ value: 'notes' }]] },
+  ]).toBuffer();
+  await bring('list.xlsx', workbook);
+  await expect(page.getByRole('heading', { name: /^2 added/ })).toBeVisible();
+  await page.getByLabel('sheet').selectOption('Notes');
+  await expect(page.getByRole('alert')).toContainText('No row of headings was found');
+
+  const windows = Buffer.from(
+    'Ger\xe4t;Pos;Menge;Artikel;Bezeichnung\nEvapHead;8;1;DI-16;Eing\xe4nge, digital in\n',
+    'latin1',
+  );
+  await bring('list.csv', windows);
+  await expect(preview(page)).toContainText('Eingänge, digital in');
+  await bring('empty.csv', Buffer.alloc(0));
+  await expect(page.getByRole('alert')).toContainText('the list is empty');
+  await bring('picture.csv', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
+  await expect(page.getByRole('alert')).toContainText('null bytes');
+  await bring('broken.xlsx', Buffer.from('PK\u0003\u0004 and then nothing of the kind'));
+  await expect(page.getByRole('alert')).toContainText('is no workbook that can be read');
 });

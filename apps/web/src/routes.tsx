@@ -20,6 +20,10 @@ export const router = createBrowserRouter([
         path: 'stations/:station',
         lazy: async () => ({ Component: (await import('./stations/station-page')).StationPage }),
       },
+      {
+        path: 'hardware-list',
+        lazy: async () => ({ Component: (await import('./stations/hardware-list-page')).HardwareListPage }),
+      },
       { path: 'wiring', lazy: async () => ({ Component: (await import('./wiring/wiring-page')).WiringPage }) },
       {
         path: 'exchanges',

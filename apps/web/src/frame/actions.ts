@@ -30,6 +30,7 @@ export function useActions(): Action[] {
     go('Go to Overview', 'overview'),
     go('Go to Stations', 'stations'),
     go('Go to Wiring', 'wiring'),
+    go('Bring in a hardware list', 'hardware-list'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Findings', 'findings'),
     { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },

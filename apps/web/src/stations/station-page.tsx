@@ -8,6 +8,7 @@ import { useStateOf } from '../store/store';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { AreasGrid } from './areas-grid';
+import { FactsSection } from './facts-section';
 import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
 import { OccupancySection } from './occupancy-section';
@@ -66,6 +67,9 @@ export function StationPage() {
         </span>
       </PageTitle>
       <Scroll>
+        <Section aria-label="What it is">
+          <FactsSection station={station} />
+        </Section>
         <Section aria-label="Ports">
           <SectionHead>
             <h2>Ports</h2>

@@ -14,7 +14,7 @@ import {
   type StationColumn,
 } from '@dialoga/core';
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
@@ -122,6 +122,9 @@ export function StationsPage() {
           {project.count('network') === 1 ? 'network' : 'networks'}; Ctrl+Delete takes one out with all that depends on
           it
         </p>
+        <Link to={`/p/${projectId}/hardware-list`} style={{ marginLeft: 'auto' }}>
+          Bring in a hardware list
+        </Link>
       </PageTitle>
       <Grid
         label="Stations"

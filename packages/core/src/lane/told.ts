@@ -2,6 +2,7 @@ import { parseIpv4 } from '../address/ipv4.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
+import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import type { ToldField } from '../protocol/protocol.js';
@@ -43,7 +44,7 @@ function toldValue(
 ): ToldValue {
   const typed = end.told[other.id]?.[field].trim() ?? '';
   const told = typed || (fallback ?? '');
-  const port = other.port ? reader.get('port', other.port) : undefined;
+  const port = portOf(reader, other);
   const base = { field, other, told, isDefault: typed === '' && told !== '', former: false, belongsTo: null };
   if (field === 'address') {
     const truth = port?.address.trim() || null;
@@ -61,6 +62,15 @@ function toldValue(
         ? null
         : String(port.unit);
   return { ...base, truth, same: truth !== null && told === truth };
+}
+
+/** The port that answers to an end's address: its own, or its host's where software runs on another station. */
+function portOf(reader: Reader, end: End): Port | undefined {
+  const port = end.port ? reader.get('port', end.port) : undefined;
+  const host = reader.get('station', end.station)?.runsOn;
+  if (!host || (port && port.address.trim() !== '')) return port;
+  const hosts = childrenOf(reader, 'port', host).filter((p) => p.address.trim() !== '');
+  return hosts.find((p) => p.network === port?.network) ?? hosts[0] ?? port;
 }
 
 function sameAddress(a: string, b: string): boolean {

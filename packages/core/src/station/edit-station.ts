@@ -1,13 +1,29 @@
 import { set } from '../change/make.js';
-import { inOrder } from '../model/order.js';
+import { entriesInOrder, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { PARTIES, ROLES, type Role } from '../model/words.js';
-import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
+import { GUARDS, PARTIES, ROLES, type Role } from '../model/words.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
-export type StationColumn = 'name' | 'roles' | 'typeText' | 'profile' | 'party' | 'supplier' | 'comment';
+export type StationColumn =
+  | 'name'
+  | 'roles'
+  | 'typeText'
+  | 'orderCode'
+  | 'revision'
+  | 'profile'
+  | 'party'
+  | 'supplier'
+  | 'scan'
+  | 'runsOn'
+  | 'guard'
+  | 'firmware'
+  | 'comment';
 
-/** Typed text into one field of a station. Roles are separated by commas; a profile is named. */
+/**
+ * Typed text into one field of a station. Roles are separated by commas; a profile, and the station that it runs on, are
+ * named; firmware is written part by part, as `CPU 12.10, I/O 3.2`.
+ */
 export function editStation(project: Project, station: Station, column: StationColumn, text: string): FieldEdit {
   const clean = text.trim();
   switch (column) {
@@ -32,7 +48,59 @@ export function editStation(project: Project, station: Station, column: StationC
       const names = profiles.map((p) => p.name).join(', ') || 'there are none yet';
       return refused({ found: `“${text}” is no profile`, expected: `profiles: ${names}` });
     }
-    default:
+    case 'scan': {
+      if (clean === '') return changed(set('station', station, ['scan'], null));
+      const scan = parseWhole(clean.replace(/\s*ms$/, ''), 0, 3_600_000, 'a scan time in ms');
+      return scan.ok ? changed(set('station', station, ['scan'], scan.value)) : refused(scan);
+    }
+    case 'runsOn': {
+      if (clean === '') return changed(set('station', station, ['runsOn'], null));
+      const others = inOrder(project, 'station').filter((s) => s.id !== station.id);
+      const host = others.find((s) => s.name.toLowerCase() === clean.toLowerCase());
+      if (host) return changed(set('station', station, ['runsOn'], host.id));
+      const names = others.map((s) => s.name).slice(0, 8);
+      return refused({
+        found: `“${text}” is no other station`,
+        expected: `there are ${names.join(', ') || 'none yet'}`,
+      });
+    }
+    case 'guard': {
+      if (clean === '') return changed(set('station', station, ['guard'], null));
+      const guard = parseWord(clean, GUARDS, 'kind of access');
+      return guard.ok ? changed(set('station', station, ['guard'], guard.value)) : refused(guard);
+    }
+    case 'firmware':
+      return firmware(station, clean);
+    case 'name':
       return changed(set('station', station, [column], clean));
+    default:
+      return changed(set('station', station, [column], clean || undefined));
   }
+}
+
+/** `CPU 12.10, I/O 3.2` */
+export function firmwareText(station: Station): string {
+  return entriesInOrder(station.firmware ?? {})
+    .map(([, { part, version }]) => `${part} ${version}`.trim())
+    .join(', ');
+}
+
+/** One part or several, each with its version last. Parts that are there already keep their keys. */
+function firmware(station: Station, text: string): FieldEdit {
+  if (text === '') return changed(set('station', station, ['firmware'], null));
+  const known = entriesInOrder(station.firmware ?? {});
+  const parts: Record<string, { order: number; part: string; version: string }> = {};
+  for (const [i, piece] of text.split(',').entries()) {
+    const match = /^(.*?)\s*([vV]?\d\S*)$/.exec(piece.trim());
+    if (!match) {
+      return refused({
+        found: `“${piece.trim()}” has no version`,
+        expected: 'write the part and its version, as CPU 12.10',
+      });
+    }
+    const part = match[1]!.trim();
+    const key = known.find(([, f]) => f.part === part)?.[0] ?? `part-${i + 1}`;
+    parts[key] = { order: (i + 1) * 10, part, version: match[2]! };
+  }
+  return changed(set('station', station, ['firmware'], parts));
 }

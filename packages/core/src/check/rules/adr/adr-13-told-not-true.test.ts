@@ -44,3 +44,11 @@ test('what is not known yet is not fine', () => {
     ['ADR 13', 'unknown', 'doubt'],
   ]);
 });
+
+test('software that runs on another station is reached at its host’s address', () => {
+  const host = added(twoStations(), 'station', newStation('host', 30, 'Host'));
+  const wired = added(host, 'port', { ...newPort('ph', 10, 'host', 'net'), address: '10.0.0.50' });
+  const project = edited(wired, ['port', 'portb', 'address', ''], ['station', 'sb', 'runsOn', 'host']);
+  expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('it is 10.0.0.50');
+  expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).toEqual([]);
+});

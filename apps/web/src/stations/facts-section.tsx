@@ -1,0 +1,120 @@
+import {
+  editStation,
+  firmwareText,
+  GUARDS,
+  inOrder,
+  set,
+  PARTIES,
+  ROLES,
+  RUN_STATES,
+  type Station,
+  type StationColumn,
+} from '@dialoga/core';
+import styled from 'styled-components';
+import { InlineInput } from '../forms/inline-input';
+import { InlineSelect } from '../forms/inline-select';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { useStateOf } from '../store/store';
+import { SectionHead } from '../theme/parts';
+import { colour, size, space } from '../theme/tokens';
+import { formatWhen } from '../words/when';
+import { rememberedName } from '../wiring/remembered-name';
+import { useEdits } from './use-edits';
+
+const List = styled.dl`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  column-gap: ${space[6]}px;
+  margin: 0;
+  > div {
+    display: grid;
+    grid-template-columns: 92px minmax(0, 1fr);
+    align-items: baseline;
+    min-height: 24px;
+    border-bottom: 1px solid ${colour.hairline};
+  }
+  dt {
+    color: ${colour.ink2};
+    font-size: ${size.data}px;
+  }
+  dd {
+    margin: 0;
+    min-width: 0;
+    overflow: hidden;
+  }
+  input {
+    max-width: 100%;
+  }
+`;
+
+/** What is stated of a station as a whole, to type into. */
+export function FactsSection({ station }: { station: Station }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('station');
+  const put = (column: StationColumn, text: string) =>
+    commit('Edit station', [editStation(project, station, column, text)]);
+  const field = (title: string, column: StationColumn, value: string, placeholder: string, mono = false) => (
+    <div>
+      <dt>{title}</dt>
+      <dd>
+        <InlineInput
+          label={title}
+          value={value}
+          placeholder={placeholder}
+          mono={mono}
+          differs={wrong(station.id, column)}
+          onCommit={(text) => put(column, text)}
+        />
+      </dd>
+    </div>
+  );
+  const host = station.runsOn ? (project.get('station', station.runsOn)?.name ?? '') : '';
+  const profile = station.profile ? (project.get('profile', station.profile)?.name ?? '') : '';
+  const seen = station.observed;
+  return (
+    <>
+      <SectionHead>
+        <h2>What it is</h2>
+        <p>
+          {host !== '' && `it runs on ${host}, so its addresses are those of ${host}; `}
+          {seen
+            ? `seen ${seen.state} by ${seen.by || 'somebody'}, ${formatWhen(seen.at)}`
+            : 'nobody has said yet what it does'}
+        </p>
+      </SectionHead>
+      <List>
+        {field('Roles', 'roles', station.roles.join(', '), ROLES[0])}
+        {field('Type', 'typeText', station.typeText ?? '', 'not said')}
+        {field('Order code', 'orderCode', station.orderCode ?? '', 'not said', true)}
+        {field('Revision', 'revision', station.revision ?? '', 'not said', true)}
+        {field('Firmware', 'firmware', firmwareText(station), 'CPU 12.10, I/O 3.2', true)}
+        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', '10 ms', true)}
+        {field('Runs on', 'runsOn', host, 'hardware of its own')}
+        {field('Profile', 'profile', profile, inOrder(project, 'profile')[0]?.name ?? 'none')}
+        {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
+        {field('Party', 'party', station.party, PARTIES[0])}
+        {field('Access', 'guard', station.guard ?? '', GUARDS.join(', '))}
+        {field('Comment', 'comment', station.comment ?? '', 'none')}
+        <div>
+          <dt>Seen</dt>
+          <dd>
+            <InlineSelect
+              label="Seen"
+              value={seen?.state ?? ''}
+              options={[
+                { value: '', text: 'not looked yet' },
+                ...RUN_STATES.map((state) => ({ value: state as string, text: state })),
+              ]}
+              onChoose={(state) => {
+                const at = new Date().toISOString();
+                const observed = state === '' ? null : { state, by: rememberedName() || 'not named', at };
+                commit('What it does', [{ changes: [set('station', station, ['observed'], observed)], problem: null }]);
+              }}
+            />
+          </dd>
+        </div>
+      </List>
+    </>
+  );
+}
