@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
         path: 'hardware-list',
         lazy: async () => ({ Component: (await import('./stations/hardware-list-page')).HardwareListPage }),
       },
+      { path: 'profiles', lazy: async () => ({ Component: (await import('./stations/profiles-page')).ProfilesPage }) },
       { path: 'wiring', lazy: async () => ({ Component: (await import('./wiring/wiring-page')).WiringPage }) },
       {
         path: 'exchanges',

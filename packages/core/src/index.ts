@@ -115,3 +115,5 @@ export * from './hardware/list/columns.js';
 export * from './hardware/list/list-rows.js';
 export * from './hardware/list/plan-list.js';
 export * from './hardware/list/read-table.js';
+export * from './station/profile-figures.js';
+export * from './wiring/own-port.js';

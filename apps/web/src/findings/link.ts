@@ -25,6 +25,8 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
     case 'port':
       if (LINE_FIELDS_OF_A_PORT.has(cell.path[0] ?? '')) return to('wiring');
       return to(`stations/${project.get('port', cell.id)?.station ?? ''}`);
+    case 'profile':
+      return to('profiles');
     case 'rack':
       return to(`stations/${project.get('rack', cell.id)?.station ?? ''}`);
     case 'module': {

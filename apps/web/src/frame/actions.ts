@@ -30,6 +30,7 @@ export function useActions(): Action[] {
     go('Go to Overview', 'overview'),
     go('Go to Stations', 'stations'),
     go('Go to Wiring', 'wiring'),
+    go('Go to Profiles', 'profiles'),
     go('Bring in a hardware list', 'hardware-list'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Findings', 'findings'),

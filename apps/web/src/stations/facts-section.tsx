@@ -1,7 +1,6 @@
 import {
   editStation,
   firmwareText,
-  GUARDS,
   inOrder,
   set,
   PARTIES,
@@ -88,13 +87,13 @@ export function FactsSection({ station }: { station: Station }) {
         {field('Type', 'typeText', station.typeText ?? '', 'not said')}
         {field('Order code', 'orderCode', station.orderCode ?? '', 'not said', true)}
         {field('Revision', 'revision', station.revision ?? '', 'not said', true)}
-        {field('Firmware', 'firmware', firmwareText(station), 'CPU 12.10, I/O 3.2', true)}
-        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', '10 ms', true)}
+        {field('Firmware', 'firmware', firmwareText(station), 'not said', true)}
+        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', 'not said', true)}
         {field('Runs on', 'runsOn', host, 'hardware of its own')}
         {field('Profile', 'profile', profile, inOrder(project, 'profile')[0]?.name ?? 'none')}
         {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
         {field('Party', 'party', station.party, PARTIES[0])}
-        {field('Access', 'guard', station.guard ?? '', GUARDS.join(', '))}
+        {field('Access', 'guard', station.guard ?? '', 'not said')}
         {field('Comment', 'comment', station.comment ?? '', 'none')}
         <div>
           <dt>Seen</dt>

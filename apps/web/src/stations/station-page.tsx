@@ -12,6 +12,7 @@ import { FactsSection } from './facts-section';
 import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
 import { OccupancySection } from './occupancy-section';
+import { OwnPortSection } from './own-port-section';
 import { PortsGrid } from './ports-grid';
 import { ReservationsGrid } from './reservations-grid';
 import { SlotsSection } from './slots-section';
@@ -77,6 +78,11 @@ export function StationPage() {
           </SectionHead>
           <PortsGrid station={id} />
         </Section>
+        {station.roles.includes('workstation') && (
+          <Section aria-label="Its own port">
+            <OwnPortSection station={station} />
+          </Section>
+        )}
         <Section aria-label="Slots">
           <SlotsSection station={id} />
         </Section>

@@ -1,0 +1,71 @@
+import { editPort, ownPorts, type Station } from '@dialoga/core';
+import styled from 'styled-components';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { Code, SectionHead, TextButton } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+import { useEdits } from './use-edits';
+
+const List = styled.ul`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    padding: ${space[2]}px 0;
+    border-bottom: 1px solid ${colour.hairline};
+  }
+  p {
+    color: ${colour.ink2};
+  }
+  button {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+`;
+
+/** On an engineer's computer: which adapter for which network, on which address, and why not the others. */
+export function OwnPortSection({ station }: { station: Station }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const advice = ownPorts(project, station);
+  return (
+    <>
+      <SectionHead>
+        <h2>Its own port</h2>
+        <p>which adapter to plug in where, and on which address</p>
+      </SectionHead>
+      {advice.length === 0 && <p>It has no adapter for a network yet.</p>}
+      <List>
+        {advice.map(({ network, port, address, toSet, why, others }) => (
+          <li key={network.id}>
+            <strong>{network.name}</strong>: {port ? port.name || 'the port' : 'no adapter'}
+            {address !== '' && (
+              <>
+                {' '}
+                on <Code>{address}</Code>
+              </>
+            )}
+            , for {why}.
+            {port && toSet && address !== '' && (
+              <TextButton
+                onPress={() =>
+                  commit(`${port.name}: ${address}`, [
+                    editPort(project, port, 'network', network.name, newId),
+                    editPort(project, port, 'address', address, newId),
+                  ])
+                }
+              >
+                Plan that
+              </TextButton>
+            )}
+            {others.map((other) => (
+              <p key={other.port.id}>
+                Not {other.port.name || 'the other port'}: {other.why}.
+              </p>
+            ))}
+          </li>
+        ))}
+      </List>
+    </>
+  );
+}

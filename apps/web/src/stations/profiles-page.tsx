@@ -1,0 +1,123 @@
+import {
+  addLimit,
+  childrenOf,
+  dropWithDependents,
+  editProfile,
+  inOrder,
+  newProfile,
+  orderAfter,
+  profileFigures,
+  set,
+  type FieldEdit,
+  type Profile,
+} from '@dialoga/core';
+import { useMemo } from 'react';
+import { Grid } from '../grid/grid';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { PageTitle } from '../theme/parts';
+import { useEdits } from './use-edits';
+
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'profile', title: 'Profile', names: true, track: 'minmax(240px, 1.4fr)' },
+  { id: 'what', title: 'What it says', track: 'minmax(220px, 1.2fr)' },
+  { id: 'value', title: 'Value', track: 'minmax(160px, 1fr)' },
+  { id: 'source', title: 'Source', track: 'minmax(220px, 1.6fr)' },
+];
+
+/** What is known of each type of station; every figure with its source. */
+export function ProfilesPage() {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const profiles = useMemo(() => inOrder(project, 'profile'), [project]);
+  const rows = useMemo(
+    () => [
+      ...profiles.flatMap((p) => rowsFor(p, childrenOf(project, 'station', p.id).length)),
+      newRow(COLUMNS.length, 0, 'new profile'),
+    ],
+    [project, profiles],
+  );
+
+  function fieldEdit({ row, column, text }: CellEdit): FieldEdit[] {
+    const [id = '', figure] = row.split(' ');
+    const profile = project.get('profile', id);
+    if (!profile) return [];
+    if (figure === undefined) {
+      return column === 0 ? [{ changes: [set('profile', profile, ['name'], text.trim())], problem: null }] : [];
+    }
+    if (figure === 'limit') return text.trim() === '' ? [] : [addLimit(profile, text)];
+    return [editProfile(profile, figure, column === 3 ? 'source' : 'value', text)];
+  }
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() === '') return;
+      commit(`New profile ${first.text.trim()}`, [newProfile(newId(), orderAfter(profiles), first.text.trim())]);
+      return;
+    }
+    commit('Edit profiles', edits.flatMap(fieldEdit));
+  }
+  return (
+    <>
+      <PageTitle>
+        <h1>Profiles</h1>
+        <p>what is known of each type of station, every figure with its source</p>
+      </PageTitle>
+      <Grid
+        label="Profiles"
+        main
+        columns={COLUMNS}
+        rows={rows}
+        onEdit={onEdit}
+        onKey={(event, at) => {
+          const profile = project.get('profile', at.row);
+          if (!profile || event.key !== 'Delete' || !event.ctrlKey) return false;
+          const changes = dropWithDependents(project, 'profile', profile.id);
+          commit(`Delete the profile ${profile.name}`, [{ changes, problem: null }]);
+          return true;
+        }}
+      />
+    </>
+  );
+}
+
+function rowsFor(profile: Profile, stations: number): GridRow[] {
+  const used = stations === 1 ? '1 station is of this type' : `${stations} stations are of this type`;
+  const head: GridRow = {
+    id: profile.id,
+    height: 26,
+    tone: 'main',
+    cells: [{ text: profile.name, editable: true }, { text: used, muted: true }, null, null],
+  };
+  const figures = profileFigures(profile).map((figure, i): GridRow => ({
+    id: `${profile.id} ${figure.id || `view${i}`}`,
+    height: 22,
+    tone: 'sub',
+    cells: [
+      null,
+      { text: figure.what },
+      {
+        text: figure.value,
+        editable: figure.id !== '' && !/^(speaks|unitIs)/.test(figure.id),
+        ...(figure.value === '' ? { show: 'not said', muted: true } : {}),
+        ...(figure.options ? { options: figure.options } : {}),
+      },
+      figure.source === null
+        ? null
+        : {
+            text: figure.source,
+            editable: true,
+            ...(figure.source === '' ? { show: 'no source yet', muted: true } : {}),
+          },
+    ],
+  }));
+  const limit: GridRow = {
+    id: `${profile.id} limit`,
+    height: 22,
+    tone: 'sub',
+    cells: [null, { text: '', show: 'new limit, as connections 16', muted: true, editable: true }, null, null],
+  };
+  return [head, ...figures, limit];
+}

@@ -1,0 +1,160 @@
+import { put, set } from '../change/make.js';
+import { entriesInOrder } from '../model/order.js';
+import type { Profile } from '../model/profile.js';
+import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
+
+/** One thing that a profile says, with where it comes from. */
+export interface ProfileFigure {
+  /** dotted path in the profile of what is said */
+  id: string;
+  what: string;
+  value: string;
+  /** null: this thing needs no source */
+  source: string | null;
+  options?: readonly string[];
+}
+
+const LIMIT_WORDS: Record<string, string> = {
+  connections: 'connections at most',
+  bytes: 'bytes exchanged at most',
+  nodes: 'devices on a network at most',
+  tags: 'tags at most',
+};
+const OUR_WORDS = ['writes', 'reads', 'calls', 'listens'] as const;
+
+/** Everything that a profile says, in a fixed order. Views are written in the station's own areas. */
+export function profileFigures(profile: Profile): ProfileFigure[] {
+  const { layout, nameRule } = profile;
+  const figures: ProfileFigure[] = [
+    {
+      id: 'layout.byteOrder',
+      what: 'bytes in a word',
+      value: layout.byteOrder ?? '',
+      source: null,
+      options: BYTE_ORDERS,
+    },
+    {
+      ...{ id: 'layout.registerOrder', what: '32-bit values', value: layout.registerOrder ?? '', source: null },
+      options: REGISTER_ORDERS,
+    },
+    {
+      id: 'layout.boolPacking',
+      what: 'a BOOL takes a',
+      value: layout.boolPacking ?? '',
+      source: null,
+      options: BOOL_PACKINGS,
+    },
+    {
+      id: 'layout.alignment',
+      what: 'alignment in bytes',
+      value: layout.alignment ?? '',
+      source: null,
+      options: ALIGNMENTS,
+    },
+    { id: 'nameRule.longest', what: 'longest name', value: text(nameRule.longest), source: nameRule.source },
+    {
+      id: 'nameRule.form',
+      what: 'form of names',
+      value: nameRule.form ?? 'any',
+      source: nameRule.source,
+      options: NAME_FORMS,
+    },
+    {
+      ...{ id: 'nameRule.caseMatters', what: 'upper and lower case are told apart' },
+      ...{ value: nameRule.caseMatters ? 'yes' : 'no', source: nameRule.source, options: ['yes', 'no'] },
+    },
+  ];
+  for (const [key, { value, source }] of Object.entries(profile.limits).sort(([a], [b]) => (a < b ? -1 : 1))) {
+    figures.push({ id: `limits.${key}`, what: LIMIT_WORDS[key] ?? `${key} at most`, value: String(value), source });
+  }
+  for (const [key, preset] of Object.entries(profile.presets ?? {})) {
+    const what = `${preset.field} from the factory, not yet set`;
+    figures.push({ id: `presets.${key}`, what, value: preset.value, source: preset.source });
+  }
+  if (profile.unitIsLastOctet) {
+    const { source } = profile.unitIsLastOctet;
+    figures.push({ id: 'unitIsLastOctet', what: 'unit is the last part of the address', value: 'yes', source });
+  }
+  for (const [key, speech] of Object.entries(profile.speaks ?? {})) {
+    const value = `${speech.roles.join(', ')}; ${speech.media.join(', ')}`;
+    figures.push({ id: `speaks.${key}`, what: `speaks ${key}`, value, source: speech.source });
+  }
+  for (const word of OUR_WORDS) {
+    figures.push({
+      id: `words.${word}`,
+      what: `its word for ‘${word}’`,
+      value: profile.words[word]?.word ?? '',
+      source: null,
+    });
+  }
+  for (const [, view] of entriesInOrder(profile.views)) {
+    figures.push({ id: '', what: `addresses of ${view.areaKind ?? 'an area'}`, value: view.name, source: null });
+  }
+  return figures;
+}
+
+const text = (value: number | undefined): string => (value === undefined ? '' : String(value));
+
+/** Typed text into the value or the source of one thing that a profile says. Emptied, a limit or a word is said no more. */
+export function editProfile(profile: Profile, id: string, column: 'value' | 'source', typed: string): FieldEdit {
+  const clean = typed.trim();
+  const path = id.split('.');
+  const [head = '', key = ''] = path;
+  const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
+  if (column === 'source') {
+    if (head === 'nameRule') return to(['nameRule', 'source'], clean);
+    if (head === 'unitIsLastOctet') return to([head, 'source'], clean);
+    return ['limits', 'presets', 'speaks'].includes(head) ? to([head, key, 'source'], clean) : nothing;
+  }
+  switch (head) {
+    case 'layout': {
+      if (clean === '') return to(path, undefined);
+      const figure = profileFigures(profile).find((f) => f.id === id);
+      const word = parseWord(clean, figure?.options ?? [], 'rule here');
+      return word.ok ? to(path, word.value) : refused(word);
+    }
+    case 'nameRule': {
+      if (key === 'caseMatters') {
+        const yes = parseWord(clean, ['yes', 'no'], 'answer');
+        return yes.ok ? to(path, yes.value === 'yes') : refused(yes);
+      }
+      if (key === 'form') {
+        const form = parseWord(clean, NAME_FORMS, 'form of names');
+        return form.ok ? to(path, form.value) : refused(form);
+      }
+      if (clean === '') return to(path, undefined);
+      const longest = parseWhole(clean, 1, 500, 'the longest name');
+      return longest.ok ? to(path, longest.value) : refused(longest);
+    }
+    case 'limits': {
+      if (clean === '') return to(path, undefined);
+      const limit = parseWhole(clean, 0, 1_000_000_000, 'a limit');
+      return limit.ok ? to([...path, 'value'], limit.value) : refused(limit);
+    }
+    case 'presets':
+      return clean === '' ? to(path, undefined) : to([...path, 'value'], clean);
+    case 'words':
+      if (clean === '') return to(path, undefined);
+      return profile.words[key] ? to([...path, 'word'], clean) : to(path, { word: clean });
+    default:
+      return nothing;
+  }
+}
+
+const nothing: FieldEdit = { changes: [], problem: null };
+
+/** `connections 16`: a new limit, of which the source is yet to be said. */
+export function addLimit(profile: Profile, typed: string): FieldEdit {
+  const match = /^([a-z]+)\s+(\d{1,9})$/i.exec(typed.trim());
+  const expected = `write what is limited and how much, as connections 16; known are ${Object.keys(LIMIT_WORDS).join(', ')}`;
+  if (!match) return refused({ found: `“${typed.trim()}” is no limit`, expected });
+  const key = match[1]!.toLowerCase();
+  return changed(set('profile', profile, ['limits', key], { value: Number(match[2]), source: '' }));
+}
+
+/** A profile with nothing said yet. */
+export function newProfile(id: string, order: number, name: string): FieldEdit {
+  const nameRule = { caseMatters: false, source: '' };
+  return changed(put('profile', { id, order, name, layout: {}, views: {}, limits: {}, nameRule, words: {} }));
+}
