@@ -36,12 +36,12 @@ test('the files are what the demo gives, and can be read', () => {
 
 test('the seeded faults are found, once each, with both values', () => {
   expect(findings(false)).toEqual([
-    ['DIR 4', 'blocker', 'evaphead', 'PlantCtl: owner', 'SkidCtl: owner'],
-    ['HWS 5', 'blocker', 'evaphead', 'EvapHead: Heaters in slot 5, revision 4.6', 'PlantCtl: accepts 5.2'],
+    ['DIR 4', 'blocker', 'evaphead', 'owner of Valves in slot 4', 'owner of Valves in slot 4'],
+    ['HWS 5', 'blocker', 'evaphead', 'Heaters in slot 5, revision 4.6', 'accepts 5.2'],
     ['ADR 7', 'doubt', 'servicelaptop', 'first adapter is in 10.48.10.0/24, second adapter in 10.48.8.0/21'],
     ['ADR 1', 'blocker', 'plant-lan', 'EvapHead is at 10.48.10.45', 'DockPanel is at 10.48.10.45'],
-    ['ADR 8', 'blocker', 'meter-line', 'Meter3: unit address 13', 'WaterMeter: unit address 13'],
-    ['LIN 8', 'blocker', 'roof-radio', 'RoofBase: 1 end unit', 'RoofA, RoofB: 2'],
+    ['ADR 8', 'blocker', 'meter-line', 'unit address 13', 'unit address 13'],
+    ['LIN 8', 'blocker', 'roof-radio', '1 end unit', 'RoofA, RoofB: 2'],
     ['ADR 13', 'blocker', 'duty', 'told SkidCtl at 10.48.10.14, its former address', 'is at 10.48.10.12'],
     [
       'TYP 5',

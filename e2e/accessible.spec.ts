@@ -22,6 +22,8 @@ for (const theme of ['light', 'dark'] as const) {
       `/p/${demo}/exchanges/duty/print`,
       `/p/${demo}/stations`,
       `/p/${demo}/wiring`,
+      `/p/${demo}/profiles`,
+      `/p/${demo}/hardware-list`,
       `/p/${demo}/stations/skidctl`,
       `/p/${demo}/findings`,
       `/p/${demo}/history`,

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, expectTally, test } from './app';
 
@@ -9,7 +10,7 @@ test('pictures', async ({ page, app }) => {
   const shot = async (name: string, path: string, theme: 'light' | 'dark' = 'light') => {
     await page.emulateMedia({ colorScheme: theme });
     await page.goto(app.url + path);
-    if (path !== '/') await expectTally(page, 3, 0);
+    if (path !== '/') await expectTally(page, 8, 1);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`) });
   };
@@ -22,6 +23,13 @@ test('pictures', async ({ page, app }) => {
   await shot('exchanges', `/p/${project}/exchanges`);
   await shot('stations', `/p/${project}/stations`);
   await shot('station', `/p/${project}/stations/skidctl`);
+  await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
+  await shot('slots', `/p/${project}/stations/evaphead`);
+  await shot('profiles', `/p/${project}/profiles`);
+  await page.goto(`${app.url}/p/${project}/hardware-list`);
+  await page.getByLabel('Rows of the list').fill(readFileSync(join(folder, '../../demo/hardware-list.csv'), 'utf8'));
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeEnabled();
+  await page.screenshot({ path: join(folder, 'hardware-list.png') });
   await app.change(project, {
     id: 'moved',
     label: 'Move the pressures',

@@ -15,7 +15,7 @@ export const nodeTwice: Rule = {
       twice: {
         severity: 'blocker',
         headline: '{network}: node {node} twice, {a} and {b}',
-        says: ['{a}: node [[{node}]]', '{b}: node [[{node}]]'],
+        says: ['node [[{node}]]', 'node [[{node}]]'],
         consequence: 'The token is passed to both; the bus comes to rest or loses devices.',
         remedy: 'Give one of them another node address{free}.',
       },

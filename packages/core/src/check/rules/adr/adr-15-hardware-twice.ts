@@ -12,7 +12,7 @@ export const hardwareTwice: Rule = {
       twice: {
         severity: 'doubt',
         headline: '{network}: hardware address {address} twice, {a} and {b}',
-        says: ['{a}: [[{address}]]', '{b}: [[{address}]]'],
+        says: ['[[{address}]]', '[[{address}]]'],
         consequence: 'Either one was copied from the other’s label, or frames go to the wrong device.',
         remedy: 'Read the label of both again.',
       },

@@ -13,7 +13,7 @@ export const twoOwners: Rule = {
       two: {
         severity: 'blocker',
         headline: '{station}, {module}: {a} and {b} both claim to own it',
-        says: ['{a}: owner', '{b}: [[owner]]'],
+        says: ['owner of {module}', '[[owner]] of {module}'],
         consequence: 'The one that comes first gets the outputs; the other is refused, and which it is changes.',
         remedy: 'Let one of them own it; the other may listen to its inputs.',
       },

@@ -12,7 +12,7 @@ export const notItsOwn: Rule = {
       other: {
         severity: 'doubt',
         headline: '{a} does not own {module} in its own rack; {b} does',
-        says: ['{a}: the module is in its rack; it claims [[{role}]]', '{b}: owner'],
+        says: ['the module is in its rack; it claims [[{role}]]', 'owner'],
         consequence: 'What the program of {a} sets there does nothing, and a stop of {b} stops the module.',
         remedy: 'Say so at both, or let {a} own it.',
       },

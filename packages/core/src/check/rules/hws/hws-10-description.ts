@@ -13,14 +13,14 @@ export const description: Rule = {
       version: {
         severity: 'doubt',
         headline: '{b} has the description {told} of {a}; the device’s is {own}',
-        says: ['{station}: {a}, description {own}', '{b}: description [[{told}]]'],
+        says: ['{a}, description {own}', 'description [[{told}]]'],
         consequence: 'Sizes and parameters may be those of another version.',
         remedy: 'Bring the description {own} in at {b}, and enter the device anew with it.',
       },
       missing: {
         severity: 'doubt',
         headline: '{b} has no description of {a}; the device’s is {own}',
-        says: ['{station}: {a}, description {own}', '{b}: [[none]]'],
+        says: ['{a}, description {own}', '[[none]]'],
         consequence: 'The device cannot be entered there.',
         remedy: 'Bring the description {own} in at {b}.',
       },

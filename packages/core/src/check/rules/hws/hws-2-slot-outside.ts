@@ -28,7 +28,7 @@ export const slotOutside: Rule = {
       landing: {
         severity: 'blocker',
         headline: '{b} has {a} in slot {told}; it is in slot {slot}',
-        says: ['{station}: {a}, slot {slot}', '{b}: slot [[{told}]]'],
+        says: ['{a}, slot {slot}', 'slot [[{told}]]'],
         consequence: '{b} reads and sets another module, or refuses to start.',
         remedy: 'Enter slot {slot} at {b}.',
       },

@@ -14,7 +14,7 @@ export const revision: Rule = {
       refused: {
         severity: 'blocker',
         headline: '{b} accepts {accepted} of {a}; {found} was found',
-        says: ['{station}: {a}, revision [[{found}]]', '{b}: accepts {accepted}'],
+        says: ['{a}, revision [[{found}]]', 'accepts {accepted}'],
         consequence: '{b} refuses the module; its inputs stay as they are and its outputs off.',
         remedy:
           'Accept {found} at {b}. Not “any”: the next module would not be looked at either. New firmware only where there is a reason for it.',
@@ -22,7 +22,7 @@ export const revision: Rule = {
       unread: {
         severity: 'blocker',
         headline: '{b}: {fault}',
-        says: ['{station}: {a}', '{b}: accepts [[{accepted}]]: {fault}'],
+        says: ['{a}', 'accepts [[{accepted}]]: {fault}'],
         consequence: 'Whether {b} takes the module is not known.',
         remedy: 'Correct it: {expected}.',
       },

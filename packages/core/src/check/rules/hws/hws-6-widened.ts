@@ -13,7 +13,7 @@ export const widened: Rule = {
       any: {
         severity: 'doubt',
         headline: '{b} accepts any revision of {a}',
-        says: ['{station}: {a}{found}', '{b}: accepts [[any]]'],
+        says: ['{a}{found}', 'accepts [[any]]'],
         consequence: 'A module of another make, or one that behaves otherwise, is taken without a word.',
         remedy:
           'Accept what was tried, with the revisions of the same first figure where the supplier says that they fit.',

@@ -30,7 +30,7 @@ export const orderCode: Rule = {
       landing: {
         severity: 'blocker',
         headline: '{b} has {a} as {other}; it is {planned}',
-        says: ['{station}: {a}, {planned}', '{b}: [[{other}]]'],
+        says: ['{a}, {planned}', '[[{other}]]'],
         consequence: '{b} refuses the module, or reads it wrongly.',
         remedy: 'Enter {planned} at {b}.',
       },

@@ -13,7 +13,7 @@ export const lineSettings: Rule = {
       differs: {
         severity: 'blocker',
         headline: '{network}: {b} has {there}, {a} has {here}: {what}',
-        says: ['{a}: {here}', '{b}: [[{there}]], other {what}'],
+        says: ['{here}', '[[{there}]], other {what}'],
         consequence: '{b} cannot read what is said on the line, and what it says cannot be read.',
         remedy: 'Set {here} at {b}, as at {a}.',
       },

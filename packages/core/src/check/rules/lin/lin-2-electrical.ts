@@ -11,7 +11,7 @@ export const electrical: Rule = {
       differs: {
         severity: 'blocker',
         headline: '{network}: {a} is {here}, {b} is {there}',
-        says: ['{a}: {here}', '{b}: [[{there}]]'],
+        says: ['{here}', '[[{there}]]'],
         consequence: 'Levels and conductors do not fit; at best nothing is heard.',
         remedy: 'Use the {here} interface of {b}, or a converter drawn as a station of its own.',
       },

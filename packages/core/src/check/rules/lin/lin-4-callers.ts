@@ -12,7 +12,7 @@ export const callers: Rule = {
       several: {
         severity: 'blocker',
         headline: '{network}: {a} and {b} both call',
-        says: ['{a}: calls', '{b}: [[calls]]'],
+        says: ['calls', '[[calls]]'],
         consequence: 'They talk at the same time, and neither is understood.',
         remedy: 'Let one of them answer, or give it a line of its own.',
       },

@@ -23,7 +23,7 @@ export const radioNetwork: Rule = {
       differs: {
         ...SHARED,
         headline: '{network}: {b} has the {field} {there}, {a} has {here}',
-        says: ['{a}: {field} {here}', '{b}: {field} [[{there}]]'],
+        says: ['{field} {here}', '{field} [[{there}]]'],
         consequence: 'They do not hear each other.',
         remedy: 'Set {here} at {b}, as at {a}.',
       },
@@ -37,7 +37,7 @@ export const radioNetwork: Rule = {
       count: {
         ...SHARED,
         headline: '{network}: {planned} {sort} planned at {a}, {present} there',
-        says: ['{a}: [[{planned}]] {sort}', '{list}: {present}'],
+        says: ['[[{planned}]] {sort}', '{list}: {present}'],
         consequence: 'The base waits for the wrong number of units: it does not come to work, or leaves some out.',
         remedy: 'Set {present} at {a}, or add and take out units until there are {planned}.',
       },
