@@ -4,11 +4,13 @@ import { coreRows } from './core.js';
 import { generate } from './generate.js';
 import { printed } from './row.js';
 import { serverRows } from './server.js';
+import { wiringRows } from './wiring.js';
 
 const only = process.argv[2];
-const file = writeProject(Project.of(generate({ stations: 200, lanes: 5000, itemsPerLane: 20 })));
+const entities = generate({ stations: 200, lanes: 5000, itemsPerLane: 20 });
+const file = writeProject(Project.of(entities));
 const rows = [
-  ...(only && only !== 'core' ? [] : coreRows(file)),
+  ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities)]),
   ...(only && only !== 'server' ? [] : await serverRows(file)),
   ...(only && only !== 'browser' ? [] : await browserRows(file)),
 ];

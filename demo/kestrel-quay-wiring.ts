@@ -238,7 +238,19 @@ export const MORE_PROFILES: Profile[] = [
     { connections: 2 },
     { presets: { unit: { field: 'unit', value: '247', source: ASSUMED } } },
   ),
-  profile('profile-radio-base', 120, 'Radio base', { nodes: 16 }),
+  profile(
+    'profile-radio-base',
+    120,
+    'Radio base',
+    { nodes: 16 },
+    {
+      radioBlocks: {
+        di: { kind: 'digital input', table: 'discrete inputs', first: 1, stride: 16, source: ASSUMED },
+        ai: { kind: 'analogue input', table: 'input registers', first: 1, stride: 4, source: ASSUMED },
+        do: { kind: 'digital output', table: 'coils', first: 1, stride: 16, source: ASSUMED },
+      },
+    },
+  ),
   profile('profile-radio-unit', 130, 'Radio unit', {}),
   profile('profile-simulator', 140, 'Simulator', { tags: 2000 }, { nameRule: { caseMatters: true, source: ASSUMED } }),
   profile('profile-tag-server', 150, 'Tag server', { tags: 5000 }),

@@ -186,3 +186,47 @@ test('files: a workbook by its sheets, a list of an older office, an empty file,
   await bring('broken.xlsx', Buffer.from('PK\u0003\u0004 and then nothing of the kind'));
   await expect(page.getByRole('alert')).toContainText('is no workbook that can be read');
 });
+
+test('another type for a station shows first what is written otherwise and what is lost', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.agreed()}/stations/plantctl`);
+  await expectTally(page, 0, 0);
+  const profile = page.getByRole('textbox', { name: 'Profile' });
+  await profile.fill('Operator panel');
+  await profile.press('Enter');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Lost, for the new type has no way to write them');
+  await expect(dialog).toContainText('Permissives at %MW300');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expectTally(page, 0, 0);
+  await profile.fill('Controller with registers, low register first');
+  await profile.press('Enter');
+  await expect(dialog).toContainText('32-bit values: high first → low first');
+  await expect(dialog).toContainText('%MW300');
+  await dialog.getByRole('button', { name: 'Replace it' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  await page.keyboard.press('Control+Z');
+  await expectTally(page, 0, 0);
+});
+
+test('a setting card has the dials, and where each module then lies; a profile’s figure is edited with its source', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/stations/roofa/card`);
+  const card = page.getByRole('table');
+  await expect(card).toContainText('then it lies at 30013–30016 of RoofBase');
+  await page.goto(`${app.url}/p/${project}/profiles`);
+  await expectTally(page, 8, 1);
+  const figure = page.locator('[role=row][data-id="profile-plant limits.connections"]');
+  await figure.locator('[data-column="2"]').click();
+  await page.keyboard.type('1');
+  await page.keyboard.press('Enter');
+  await expectTally(page, 9, 1);
+  await figure.locator('[data-column="3"]').click();
+  await page.keyboard.type('data sheet, 7');
+  await page.keyboard.press('Enter');
+  await expect(figure).toContainText('data sheet, 7');
+  await expectStored(page);
+});

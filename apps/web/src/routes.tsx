@@ -21,6 +21,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./stations/station-page')).StationPage }),
       },
       {
+        path: 'stations/:station/card',
+        lazy: async () => ({ Component: (await import('./stations/card-page')).CardPage }),
+      },
+      {
         path: 'hardware-list',
         lazy: async () => ({ Component: (await import('./stations/hardware-list-page')).HardwareListPage }),
       },

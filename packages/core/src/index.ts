@@ -117,3 +117,6 @@ export * from './hardware/list/plan-list.js';
 export * from './hardware/list/read-table.js';
 export * from './station/profile-figures.js';
 export * from './wiring/own-port.js';
+export * from './hardware/setting-card.js';
+export * from './wiring/radio-block.js';
+export * from './station/replace-profile.js';

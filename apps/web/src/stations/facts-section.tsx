@@ -2,13 +2,16 @@ import {
   editStation,
   firmwareText,
   inOrder,
+  replaceProfile,
   set,
   PARTIES,
   ROLES,
   RUN_STATES,
+  type Replacement,
   type Station,
   type StationColumn,
 } from '@dialoga/core';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
@@ -18,6 +21,7 @@ import { SectionHead } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { rememberedName } from '../wiring/remembered-name';
+import { ReplaceDialog } from './replace-dialog';
 import { useEdits } from './use-edits';
 
 const List = styled.dl`
@@ -51,8 +55,19 @@ export function FactsSection({ station }: { station: Station }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const wrong = useWrongCells('station');
-  const put = (column: StationColumn, text: string) =>
-    commit('Edit station', [editStation(project, station, column, text)]);
+  const [asked, setAsked] = useState<{ plan: Replacement; title: string } | null>(null);
+  const put = (column: StationColumn, text: string) => {
+    const made = editStation(project, station, column, text);
+    const next = column === 'profile' && made.problem === null ? made.changes[0]?.after : undefined;
+    if (next !== undefined && next !== station.profile) {
+      const plan = replaceProfile(project, station, project.get('profile', String(next)) ?? null);
+      if (plan.lost.length + plan.converted.length + plan.rules.length > 0) {
+        setAsked({ plan, title: `Another type for ${station.name}` });
+        return;
+      }
+    }
+    commit('Edit station', [made]);
+  };
   const field = (title: string, column: StationColumn, value: string, placeholder: string, mono = false) => (
     <div>
       <dt>{title}</dt>
@@ -114,6 +129,17 @@ export function FactsSection({ station }: { station: Station }) {
           </dd>
         </div>
       </List>
+      {asked && (
+        <ReplaceDialog
+          title={asked.title}
+          plan={asked.plan}
+          onClose={() => setAsked(null)}
+          onTake={() => {
+            commit(asked.title, [{ changes: [...asked.plan.changes], problem: null }]);
+            setAsked(null);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -100,7 +100,7 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
       { text: figure.what },
       {
         text: figure.value,
-        editable: figure.id !== '' && !/^(speaks|unitIs)/.test(figure.id),
+        editable: figure.id !== '' && !/^(speaks|unitIs|radioBlocks)/.test(figure.id),
         ...(figure.value === '' ? { show: 'not said', muted: true } : {}),
         ...(figure.options ? { options: figure.options } : {}),
       },

@@ -3,10 +3,12 @@ import {
   dropWithDependents,
   editModule,
   formatBits,
+  formatRadioPlace,
   landedOf,
   orderAfter,
   planMove,
   put,
+  radioPlaceOf,
   slotName,
   slotRows,
   zoneAt,
@@ -241,8 +243,10 @@ function RackTable({ rack }: { rack: Rack }) {
   );
 }
 
-/** `PlantCtl owner, %QB6–%QB7 · SkidCtl owner`. */
+/** `PlantCtl owner, %QB6–%QB7 · SkidCtl owner`; of a module on a radio unit its registers in the base. */
 function landingWords(project: Project, module: Module): string {
+  const place = radioPlaceOf(project, module);
+  if (place) return `${formatRadioPlace(place)} of ${project.get('station', place.base)?.name ?? 'the base'}`;
   return childrenOf(project, 'landing', module.id)
     .map((landing) => {
       const station = project.get('station', landing.station)?.name ?? '';

@@ -63,7 +63,10 @@ export function StationPage() {
           {station.roles.join(', ') || 'no role yet'}, {station.party === 'own' ? 'own party' : 'outside party'}
           {station.supplier ? `, ${station.supplier}` : ''}
         </p>
-        <span style={{ marginLeft: 'auto' }}>
+        <Link to={`/p/${projectId}/stations/${id}/card`} style={{ marginLeft: 'auto' }}>
+          Setting card
+        </Link>
+        <span>
           touch it: <Counts tally={tallyOf(touching)} all />
         </span>
       </PageTitle>

@@ -39,6 +39,7 @@ const LISTS = new Set([
   'firmware',
   'presets',
   'speaks',
+  'radioBlocks',
 ]);
 
 function entityLines(entity: Entity, indent: string): string {

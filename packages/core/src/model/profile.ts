@@ -5,13 +5,17 @@ import { Nested, RecordOf } from './nested.js';
 import { View } from './view.js';
 import {
   CALLING,
+  MODULE_KINDS,
   NAME_FORMS,
   NETWORK_KINDS,
   PRESET_FIELDS,
+  TABLES,
   type Calling,
+  type ModuleKind,
   type NameForm,
   type NetworkKind,
   type PresetField,
+  type ReferenceTable,
 } from './words.js';
 
 /** A figure of a profile and where it comes from. */
@@ -44,6 +48,16 @@ export class Preset {
   @IsString() @MaxLength(500) source!: string;
 }
 
+/** Where a radio base keeps the module of a dial: the register of dial 0, and how many registers further each dial lies. */
+export class RadioBlock {
+  @IsIn(MODULE_KINDS) kind!: ModuleKind;
+  @IsIn(TABLES) table!: ReferenceTable;
+  /** reference number in its table, from 1 */
+  @IsInt() @Min(1) first!: number;
+  @IsInt() @Min(1) stride!: number;
+  @IsString() @MaxLength(500) source!: string;
+}
+
 /** A custom of the type that a rule asks for, with its source. */
 export class Custom {
   @IsString() @MaxLength(500) source!: string;
@@ -68,6 +82,8 @@ export class Profile {
   @RecordOf(() => Speech, { nullable: true }) speaks?: Record<string, Speech> | null;
   /** factory values that mean 'not yet set' */
   @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
+  /** of a radio base: where each kind of module lies by its dial */
+  @RecordOf(() => RadioBlock, { nullable: true }) radioBlocks?: Record<string, RadioBlock> | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */

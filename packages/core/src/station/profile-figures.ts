@@ -72,6 +72,10 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     const what = `${preset.field} from the factory, not yet set`;
     figures.push({ id: `presets.${key}`, what, value: preset.value, source: preset.source });
   }
+  for (const [key, block] of Object.entries(profile.radioBlocks ?? {})) {
+    const value = `${block.table} from ${block.first}, ${block.stride} a dial`;
+    figures.push({ id: `radioBlocks.${key}`, what: `${block.kind} by its dial`, value, source: block.source });
+  }
   if (profile.unitIsLastOctet) {
     const { source } = profile.unitIsLastOctet;
     figures.push({ id: 'unitIsLastOctet', what: 'unit is the last part of the address', value: 'yes', source });
@@ -105,7 +109,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
     if (head === 'unitIsLastOctet') return to([head, 'source'], clean);
-    return ['limits', 'presets', 'speaks'].includes(head) ? to([head, key, 'source'], clean) : nothing;
+    return ['limits', 'presets', 'speaks', 'radioBlocks'].includes(head) ? to([head, key, 'source'], clean) : nothing;
   }
   switch (head) {
     case 'layout': {

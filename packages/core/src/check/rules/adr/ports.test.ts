@@ -1,6 +1,6 @@
 import { newPort } from '../../../model/create.js';
-import type { Finding } from '../../finding.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
+import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import {
   added,
   codesOf,
@@ -10,15 +10,6 @@ import {
   wordsOf,
   type FieldEdit,
 } from '../../../testing/two-stations.testing.js';
-
-const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
-const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
-/** The first fix of the one finding of this code leaves nothing. */
-const mended = (code: string, ...edits: FieldEdit[]) => {
-  const project = plant(...edits);
-  const finding: Finding = theFinding(project, code);
-  return codesOf(fixed(project, finding));
-};
 
 test('ADR 7: two adapters of one computer whose subnets overlap, even where one is attached to nothing', () => {
   const wide: FieldEdit[] = [

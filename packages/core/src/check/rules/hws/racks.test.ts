@@ -1,12 +1,5 @@
-import { smallPlant } from '../../../testing/random-edits.testing.js';
+import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import { codesOf, edited, fixed, theFinding, wordsOf, type FieldEdit } from '../../../testing/two-stations.testing.js';
-
-const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
-const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
-const mended = (code: string, ...edits: FieldEdit[]) => {
-  const project = plant(...edits);
-  return codesOf(fixed(project, theFinding(project, code)));
-};
 
 test('HWS 1: two modules in a slot', () => {
   expect(words('HWS 1', ['module', 'm3', 'slot', 1])).toContain('m2 and m3 both in slot 1');

@@ -1,6 +1,7 @@
 import { put } from '../../../change/make.js';
 import { newPort } from '../../../model/create.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
+import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import {
   applied,
   codesOf,
@@ -10,13 +11,6 @@ import {
   wordsOf,
   type FieldEdit,
 } from '../../../testing/two-stations.testing.js';
-
-const plant = (...edits: FieldEdit[]) => edited(smallPlant(), ...edits);
-const words = (code: string, ...edits: FieldEdit[]) => wordsOf(theFinding(plant(...edits), code));
-const mended = (code: string, ...edits: FieldEdit[]) => {
-  const project = plant(...edits);
-  return codesOf(fixed(project, theFinding(project, code)));
-};
 
 test('LIN 1: the one whose parity differs, with both settings, against the caller of the line', () => {
   const parity: FieldEdit = ['port', 'pl3', 'serial', '9600 8N1'];
