@@ -48,7 +48,7 @@ test('one key explains the finding of the line on any screen', async ({ page, ap
   // Of a lane, with the whole comparison of its ends.
   await page.keyboard.press('Alt+PageDown');
   await page.keyboard.press('Alt+PageDown');
-  await page.getByRole('link', { name: 'Kestrel Quay cold store' }).click();
+  await page.getByRole('link', { name: 'Two suppliers' }).click();
   await page.keyboard.press('Control+I');
   await expect(page.getByRole('dialog', { name: /^Set-points: .*differs/ })).toContainText('low first');
 });

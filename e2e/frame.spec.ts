@@ -59,12 +59,12 @@ test('a project is saved as a file, brought in again, renamed, and deleted with 
   const download = page.waitForEvent('download');
   await page
     .getByRole('listitem')
-    .filter({ hasText: 'as agreed' })
+    .filter({ hasText: 'Two suppliers, as agreed' })
     .first()
     .getByRole('link', { name: 'Save as file' })
     .click();
   const path = await (await download).path();
-  const text = readFileSync(path, 'utf8').replace('Kestrel Quay, as agreed', 'Brought in');
+  const text = readFileSync(path, 'utf8').replace('Two suppliers, as agreed', 'Brought in');
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'plant.json', mimeType: 'application/json', buffer: Buffer.from(text) });

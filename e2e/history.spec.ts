@@ -90,7 +90,7 @@ test('a project is copied under another name, with progress, by keyboard', async
   await expectTally(page, 3, 0);
   const copy = /\/p\/([^/]+)\//.exec(page.url())![1]!;
   expect(copy).not.toBe(project);
-  expect(await app.file(copy)).toBe((await app.file(project)).replace('"Kestrel Quay cold store"', '"The copy"'));
+  expect(await app.file(copy)).toBe((await app.file(project)).replace('"Two suppliers"', '"The copy"'));
 });
 
 test('a revision that is not there is said so', async ({ page, app }) => {
