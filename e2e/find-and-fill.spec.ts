@@ -43,6 +43,7 @@ test('stations, findings and actions are found, too; what is not there is said',
   await expect(page.getByRole('option').first()).toContainText('SIZ 1 · Pressures');
   await page.keyboard.press('Control+A');
   await page.keyboard.type('keys of');
+  await expect(page.getByRole('option').first()).toContainText('Show the keys of this screen');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'Keys of this screen' })).toContainText('Ctrl+K');
   await page.keyboard.press('Escape');
