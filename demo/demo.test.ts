@@ -51,6 +51,7 @@ test('the seeded faults are found, once each, with both values', () => {
       'Setp: reads it, low register first, no swap',
     ],
     ['SIZ 1', 'blocker', 'pressures', 'Pressures: reads 6 words, %MW324–%MW329', 'Press: writes 5 words, w1264–w1268'],
+    ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
   ]);
 });
 
@@ -66,6 +67,7 @@ test('the two differ in the mended paths only', () => {
     'claim pressures-skid length.count',
     'claim setpoints-plant swap',
     'end duty-plant told.duty-skid.address',
+    'end service-servicelaptop told.service-brinertu.telemetry',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',
     'network roof-radio radio.endUnits',

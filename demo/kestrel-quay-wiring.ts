@@ -1,4 +1,4 @@
-import type { Landing, Module, ModuleKind, Network, Port, Profile, Rack, Role, Station } from '@dialoga/core';
+import type { Landing, Module, ModuleKind, Network, Port, Profile, Rack, Role, Speech, Station } from '@dialoga/core';
 
 const ASSUMED = 'assumed for the example';
 
@@ -205,6 +205,8 @@ const profile = (
   ...rest,
 });
 
+const speech = (roles: Speech['roles'], media: Speech['media']): Speech => ({ roles, media, source: ASSUMED });
+
 /** Types of which nothing is said yet but what the wiring needs. */
 export const MORE_PROFILES: Profile[] = [
   profile(
@@ -227,16 +229,60 @@ export const MORE_PROFILES: Profile[] = [
       nameRule: { longest: 40, form: 'identifier', caseMatters: false, source: ASSUMED },
     },
   ),
-  profile('profile-coupler', 70, 'Coupler', { connections: 8 }),
-  profile('profile-memory-gateway', 80, 'Memory gateway', { connections: 16, nodes: 32 }),
-  profile('profile-passing-gateway', 90, 'Passing gateway', { connections: 16, nodes: 32 }),
-  profile('profile-head', 100, 'Remote I/O head', { connections: 4 }),
+  profile(
+    'profile-coupler',
+    70,
+    'Coupler',
+    { connections: 8 },
+    {
+      speaks: { cip: speech(['listens'], ['ethernet']), 'cyclic-ethernet-io': speech(['listens'], ['ethernet']) },
+    },
+  ),
+  profile(
+    'profile-memory-gateway',
+    80,
+    'Memory gateway',
+    { connections: 16, nodes: 32 },
+    {
+      speaks: {
+        'modbus-tcp': speech(['listens'], ['ethernet']),
+        'modbus-rtu': speech(['calls'], ['serial line']),
+      },
+    },
+  ),
+  profile(
+    'profile-passing-gateway',
+    90,
+    'Passing gateway',
+    { connections: 16, nodes: 32 },
+    {
+      forwards: {
+        units: { what: 'requests by unit', source: ASSUMED },
+        telemetry: { what: 'requests by telemetry address', source: ASSUMED },
+      },
+    },
+  ),
+  profile(
+    'profile-head',
+    100,
+    'Remote I/O head',
+    { connections: 4 },
+    {
+      speaks: { 'cyclic-ethernet-io': speech(['listens'], ['ethernet']) },
+    },
+  ),
   profile(
     'profile-telemetry',
     110,
     'Telemetry unit',
     { connections: 2 },
-    { presets: { unit: { field: 'unit', value: '247', source: ASSUMED } } },
+    {
+      presets: { unit: { field: 'unit', value: '247', source: ASSUMED } },
+      speaks: {
+        dnp3: speech(['listens'], ['ethernet', 'serial line']),
+        'modbus-rtu': speech(['listens'], ['serial line']),
+      },
+    },
   ),
   profile(
     'profile-radio-base',
@@ -244,6 +290,7 @@ export const MORE_PROFILES: Profile[] = [
     'Radio base',
     { nodes: 16 },
     {
+      speaks: { 'modbus-rtu': speech(['listens'], ['serial line']) },
       radioBlocks: {
         di: { kind: 'digital input', table: 'discrete inputs', first: 1, stride: 16, source: ASSUMED },
         ai: { kind: 'analogue input', table: 'input registers', first: 1, stride: 4, source: ASSUMED },
@@ -254,6 +301,17 @@ export const MORE_PROFILES: Profile[] = [
   profile('profile-radio-unit', 130, 'Radio unit', {}),
   profile('profile-simulator', 140, 'Simulator', { tags: 2000 }, { nameRule: { caseMatters: true, source: ASSUMED } }),
   profile('profile-tag-server', 150, 'Tag server', { tags: 5000 }),
-  profile('profile-router', 160, 'Router', { connections: 64 }),
+  profile(
+    'profile-router',
+    160,
+    'Router',
+    { connections: 64 },
+    {
+      forwards: {
+        requests: { what: 'requests', source: ASSUMED },
+        service: { what: 'service access', source: ASSUMED },
+      },
+    },
+  ),
   profile('profile-workstation', 170, 'Workstation', {}),
 ];

@@ -10,6 +10,7 @@ import {
   type Profile,
   type Station,
 } from '@dialoga/core';
+import { SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
 import { landings, MODULES, MORE_PROFILES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
 /**
@@ -27,8 +28,8 @@ export function kestrelQuay(agreed: boolean): Project {
     port: [...ports(agreed), ...morePorts(agreed)],
     area: AREAS,
     landing: landings(agreed),
-    exchange: EXCHANGES,
-    end: ends(agreed),
+    exchange: [...EXCHANGES, ...SERVICE_EXCHANGES],
+    end: [...ends(agreed), ...serviceEnds(agreed)],
     lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane)],
     claim: [...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
   });

@@ -4,10 +4,14 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
-import type { ChangeSet } from '@dialoga/core';
+import { CheckEngine, tallyOf, type ChangeSet, type Finding } from '@dialoga/core';
+import { readProject } from '@dialoga/core/entry';
 import { createConnection } from 'mysql2/promise';
 
 const root = join(import.meta.dirname, '..');
+
+/** How many of each the demo has as it comes. */
+export const DEMO = tallyOf(demoFindings());
 
 /** The built server over a database of its own; it can be stopped and started again on the same address. */
 export interface App {
@@ -24,6 +28,12 @@ export interface App {
   file: (project: string) => Promise<string>;
   /** commits a change set as another window would */
   change: (project: string, set: ChangeSet) => Promise<void>;
+}
+
+function demoFindings(): Iterable<Finding> {
+  const read = readProject(readFileSync(join(root, 'demo/kestrel-quay.dialoga.json'), 'utf8'));
+  if (!read.ok) throw new Error('the demo cannot be read');
+  return new CheckEngine(read.project).findings.values();
 }
 
 async function startServer(databaseUrl: string, port: number): Promise<ChildProcess> {
@@ -119,6 +129,11 @@ export async function expectTally(page: Page, blockers: number, doubts: number, 
   await expect(page.getByRole('link', { name: /^Findings:/ })).toHaveAccessibleName(
     `Findings: ${blockers} Blockers, ${doubts} Doubts, ${hints} Hints`,
   );
+}
+
+/** The counts of the demo as it comes, and so many more or less. */
+export async function expectDemo(page: Page, blockers = 0, doubts = 0, hints = 0): Promise<void> {
+  await expectTally(page, DEMO.blocker + blockers, DEMO.doubt + doubts, DEMO.hint + hints);
 }
 
 /** Every edit is stored: nothing waits to be sent. */

@@ -141,3 +141,35 @@ test('one key explains a verdict: both ends term by term, the way of a value, th
   await page.keyboard.press('Control+I');
   await expect(page.getByRole('dialog', { name: /^Skid status: agreed/ })).toBeVisible();
 });
+
+test('Enter takes a hit of what is typed, also where the hits of it come late', async ({ page, app }) => {
+  await page.addInitScript(() => {
+    // Questions to the checking worker wait here while the page says so.
+    const held: (() => void)[] = [];
+    const post = Worker.prototype.postMessage as (this: Worker, ...args: unknown[]) => void;
+    const page = window as unknown as { hold: boolean; release: () => void };
+    page.hold = false;
+    page.release = () => {
+      page.hold = false;
+      for (const send of held.splice(0)) send();
+    };
+    Worker.prototype.postMessage = function (this: Worker, ...args: unknown[]) {
+      if (page.hold) held.push(() => post.apply(this, args));
+      else post.apply(this, args);
+    };
+  });
+  await page.goto(`${app.url}/p/${await app.duty()}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await page.keyboard.press('Control+K');
+  await page.keyboard.type('dockp');
+  await expect(page.getByRole('option', { name: /DockPanel/ })).toBeVisible();
+  await page.evaluate(() => ((window as unknown as { hold: boolean }).hold = true));
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('%MW326');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/exchanges.duty/);
+  await expect(page.getByRole('combobox', { name: 'Find' })).toHaveValue('%MW326');
+  await page.evaluate(() => (window as unknown as { release: () => void }).release());
+  await expect(cell(page, 'item:pressures:pressures-b', 4)).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('combobox', { name: 'Find' })).toHaveValue('');
+});

@@ -29,7 +29,8 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
     await page.getByRole('grid', { name: 'Ports' }).focus();
     await page.keyboard.press('Home');
     await typeCells(page, 'LAN', 'Pier LAN', `192.168.4.${last}/24`);
-    await expect(page.getByRole('gridcell', { name: `192.168.4.${last}` })).toBeVisible();
+    const ports = page.getByRole('grid', { name: 'Ports' });
+    await expect(ports.getByRole('gridcell', { name: `192.168.4.${last}` })).toBeVisible();
     await page.getByRole('grid', { name: 'Areas' }).focus();
     await page.keyboard.type('Data');
     await page.keyboard.press('Enter');
@@ -83,8 +84,8 @@ test('an exchange of eight lanes between two stations, from two lists of a sprea
   await page.keyboard.press('Shift+Tab');
   await page.keyboard.press('Enter');
   await page.keyboard.type('Flow data');
-  // Both stations are those that the dialog begins with: past protocol, left and right to Begin.
-  for (let i = 0; i < 4; i++) await page.keyboard.press('Tab');
+  // Both stations are those that the dialog begins with: past kind, protocol, left and right to Begin.
+  for (let i = 0; i < 5; i++) await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('grid', { name: 'Flow data, both ends' })).toBeFocused();
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, expectTally, test } from './app';
+import { expect, expectDemo, test } from './app';
 
 const folder = join(import.meta.dirname, '../docs/screenshots');
 
@@ -10,7 +10,7 @@ test('pictures', async ({ page, app }) => {
   const shot = async (name: string, path: string, theme: 'light' | 'dark' = 'light') => {
     await page.emulateMedia({ colorScheme: theme });
     await page.goto(app.url + path);
-    if (path !== '/') await expectTally(page, 8, 1);
+    if (path !== '/') await expectDemo(page);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`) });
   };

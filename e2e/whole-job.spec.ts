@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { cell, expect, expectStored, expectTally, pasteText, test } from './app';
+import { cell, DEMO, expect, expectDemo, expectStored, expectTally, pasteText, test } from './app';
 
 /** Of the demo. */
-const BLOCKERS = 8;
+const BLOCKERS = DEMO.blocker;
 
 const skidList = readFileSync(join(import.meta.dirname, '../demo/skid-list.tsv'), 'utf8');
 
@@ -15,7 +15,7 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await page.goto(app.url);
   await page.getByRole('button', { name: 'Open the demo' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Exchanges' })).toBeVisible();
-  await expectTally(page, BLOCKERS, 1);
+  await expectDemo(page);
   const project = /\/p\/(\w+)\//.exec(page.url())![1]!;
   const start = await app.file(project);
 
@@ -23,11 +23,12 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   const foot = page.locator('footer');
   for (let left = BLOCKERS; left > 0;) {
     await page.keyboard.press('Alt+PageDown');
-    await expect(foot).toContainText(`of ${left + 1}`);
+    await expect(foot).toContainText(`of ${left + DEMO.doubt + DEMO.hint}`);
     await expect.poll(() => page.evaluate(() => document.activeElement?.tagName !== 'BODY')).toBe(true);
     if ((await foot.textContent())!.includes('ADR 7')) continue;
     await page.keyboard.press('Alt+Enter');
-    await expectTally(page, --left, 1);
+    left--;
+    await expectDemo(page, left - BLOCKERS);
   }
   await expectStored(page);
   expect(await app.file(project)).not.toBe(start);
@@ -36,13 +37,13 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await page.getByRole('grid').first().focus();
   for (let i = 1; i <= BLOCKERS; i++) {
     await page.keyboard.press('Control+Z');
-    await expectTally(page, i, 1);
+    await expectDemo(page, i - BLOCKERS);
   }
   await expectStored(page);
   expect(await app.file(project)).toBe(start);
   for (let i = BLOCKERS - 1; i >= 0; i--) {
     await page.keyboard.press('Control+Y');
-    await expectTally(page, i, 1);
+    await expectDemo(page, i - BLOCKERS);
   }
 
   // The Doubt: another subnet for the laptop’s second adapter, typed where the finding shows.
@@ -50,7 +51,7 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await expect(page.getByRole('grid', { name: 'Ports' })).toBeVisible();
   await page.keyboard.type('192.168.7.2/24');
   await page.keyboard.press('Enter');
-  await expectTally(page, 0, 0);
+  await expectDemo(page, -BLOCKERS, -1);
 
   // A new exchange, its one lane from the other supplier's list.
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');

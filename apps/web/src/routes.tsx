@@ -28,6 +28,10 @@ export const router = createBrowserRouter([
         path: 'hardware-list',
         lazy: async () => ({ Component: (await import('./stations/hardware-list-page')).HardwareListPage }),
       },
+      {
+        path: 'owner-map',
+        lazy: async () => ({ Component: (await import('./stations/owner-map-page')).OwnerMapPage }),
+      },
       { path: 'profiles', lazy: async () => ({ Component: (await import('./stations/profiles-page')).ProfilesPage }) },
       { path: 'wiring', lazy: async () => ({ Component: (await import('./wiring/wiring-page')).WiringPage }) },
       {
@@ -36,7 +40,7 @@ export const router = createBrowserRouter([
       },
       {
         path: 'exchanges/:exchange',
-        lazy: async () => ({ Component: (await import('./exchanges/sheet-page')).SheetPage }),
+        lazy: async () => ({ Component: (await import('./exchanges/exchange-page')).ExchangePage }),
       },
       {
         path: 'exchanges/:exchange/print',

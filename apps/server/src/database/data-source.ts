@@ -3,6 +3,7 @@ import { FirstTables1700000000001 } from './migrations/1-first-tables.js';
 import { Acceptances1700000000002 } from './migrations/2-acceptances.js';
 import { Jobs1700000000003 } from './migrations/3-jobs.js';
 import { Hardware1700000000004 } from './migrations/4-hardware.js';
+import { Settings1700000000005 } from './migrations/5-settings.js';
 import { ALL_TABLES } from './tables.js';
 
 export function dataSourceOptions(url: string): DataSourceOptions {
@@ -12,7 +13,13 @@ export function dataSourceOptions(url: string): DataSourceOptions {
     charset: 'utf8mb4_bin',
     timezone: 'Z',
     entities: ALL_TABLES,
-    migrations: [FirstTables1700000000001, Acceptances1700000000002, Jobs1700000000003, Hardware1700000000004],
+    migrations: [
+      FirstTables1700000000001,
+      Acceptances1700000000002,
+      Jobs1700000000003,
+      Hardware1700000000004,
+      Settings1700000000005,
+    ],
     migrationsRun: true,
     synchronize: false,
     extra: { connectionLimit: 10 },

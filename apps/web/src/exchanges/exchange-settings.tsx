@@ -8,8 +8,8 @@ import {
   OTHER_FACTS,
   OTHER_ID,
   PLACES,
-  PROTOCOL_CHOICES,
   protocolOf,
+  protocolsFor,
   type Exchange,
   type ExchangeField,
 } from '@dialoga/core';
@@ -66,7 +66,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
         'protocol',
         'protocol',
         exchange.protocol,
-        PROTOCOL_CHOICES.map((p) => ({ value: p.id, text: p.name })),
+        protocolsFor(exchange.kind).map((p) => ({ value: p.id, text: p.name })),
       )}
       {select('transfer', 'transfer', exchange.transfer, choices(protocolOf(exchange).transfers))}
       {input('cadence, ms', 'cadence', exchange.cadence === null ? '' : String(exchange.cadence), 'on request')}

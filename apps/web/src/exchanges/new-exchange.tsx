@@ -1,4 +1,4 @@
-import { createExchange, inOrder, PROTOCOL_CHOICES } from '@dialoga/core';
+import { createExchange, EXCHANGE_KINDS, inOrder, protocolsFor, type ExchangeKind } from '@dialoga/core';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -31,7 +31,7 @@ const Form = styled.form`
   }
 `;
 
-/** Begins an exchange: a name, a protocol, and the two stations. */
+/** Begins an exchange: a name, its kind and protocol, and the two stations. */
 export function NewExchange({ onClose }: { onClose: () => void }) {
   const { project: projectId = '' } = useParams();
   const navigate = useNavigate();
@@ -39,7 +39,8 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
   const project = useStateOf((s) => s.project.project)!;
   const stations = inOrder(project, 'station');
   const [name, setName] = useState('');
-  const [protocol, setProtocol] = useState(PROTOCOL_CHOICES[0]!.id);
+  const [kind, setKind] = useState<ExchangeKind>('peer connection');
+  const [protocol, setProtocol] = useState(protocolsFor(kind)[0]!.id);
   const [left, setLeft] = useState(stations[0]?.id ?? '');
   const [right, setRight] = useState(stations[1]?.id ?? '');
   const [problem, setProblem] = useState<string | null>(null);
@@ -49,7 +50,11 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
     if (!left || !right || left === right) {
       return setProblem('An exchange is between two different stations. They are made under Stations.');
     }
-    const { id, changes } = createExchange(project, { name: name.trim(), protocol, stations: [left, right] }, newId);
+    const { id, changes } = createExchange(
+      project,
+      { name: name.trim(), kind, protocol, stations: [left, right] },
+      newId,
+    );
     const refusal = dispatch(edit(`New exchange ${name.trim()}`, changes));
     if (refusal) return setProblem(refusal);
     onClose();
@@ -89,7 +94,16 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
               <span>Name</span>
               <Input autoFocus value={name} onChange={(event) => setName(event.target.value)} />
             </label>
-            {choice('Protocol', protocol, setProtocol, PROTOCOL_CHOICES)}
+            {choice(
+              'Kind',
+              kind,
+              (next) => {
+                setKind(next as ExchangeKind);
+                setProtocol(protocolsFor(next as ExchangeKind)[0]!.id);
+              },
+              EXCHANGE_KINDS.map((k) => ({ id: k, name: k })),
+            )}
+            {choice('Protocol', protocol, setProtocol, protocolsFor(kind))}
             {choice('Left, calls', left, setLeft, stations)}
             {choice('Right, listens', right, setRight, stations)}
             {problem && <p role="alert">{problem}</p>}

@@ -5,9 +5,11 @@ import {
   set,
   SWAP_WORDS,
   SWAPS,
+  TOLD_WORDS,
   toldFields,
   type End,
   type Exchange,
+  type ToldFieldName,
 } from '@dialoga/core';
 import styled from 'styled-components';
 import { useWrongCells } from '../findings/use-wrong-cells';
@@ -40,7 +42,7 @@ const Quiet = styled.span`
   color: ${colour.ink2};
 `;
 
-const FIELD_WORDS = { address: 'at', tcpPort: 'port', unit: 'unit' } as const;
+const FIELD_WORDS: Record<ToldFieldName, string> = { ...TOLD_WORDS, address: 'at', tcpPort: 'port', slot: 'slot' };
 
 interface Props {
   exchange: Exchange;
@@ -62,7 +64,8 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const port = ports.find((p) => p.id === end.port);
   const network = port?.network ? project.get('network', port.network) : undefined;
   const protocol = protocolOf(exchange);
-  const told = toldFields(project, exchange, end);
+  // What may be left out shows once something is known or typed of it.
+  const told = toldFields(project, exchange, end).filter((t) => !t.optional || t.told !== '' || t.truth !== null);
   const is = (...path: string[]) => wrong(end.id, ...path);
   const name = station?.name ?? '';
   const word = end.calling && profile?.words[end.calling]?.word;
@@ -132,12 +135,12 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
             {FIELD_WORDS[value.field]}{' '}
             <InlineInput
               id={['end', end.id, 'told', value.other.id, value.field].join(':')}
-              label={`${name} was told ${value.field === 'address' ? 'the address' : FIELD_WORDS[value.field]}`}
+              label={`${name} was told the ${TOLD_WORDS[value.field]}`}
               value={value.isDefault ? '' : value.told}
-              placeholder={value.isDefault ? value.told : 'not told'}
+              placeholder={value.isDefault ? value.told : value.optional ? 'left out' : 'not told'}
               differs={is('told', value.other.id, value.field)}
               onCommit={(text) =>
-                commit(`${name} told ${value.field}`, [editTold(end, value.other.id, value.field, text)])
+                commit(`${name} told ${TOLD_WORDS[value.field]}`, [editTold(end, value.other.id, value.field, text)])
               }
             />
             {value.isDefault && <Quiet> default</Quiet>}

@@ -3,6 +3,7 @@ import {
   protocolOf,
   SHEET_COLUMNS,
   sheetRows,
+  TOLD_WORDS,
   toldFields,
   type End,
   type LaneResult,
@@ -228,8 +229,7 @@ function EndWords({ end }: { end: End }) {
   const told = toldFields(project, exchange, end)
     .map(
       (t, i, all) =>
-        (t.other === all[i - 1]?.other ? '' : nameBefore(t.other)) +
-        `${t.field === 'tcpPort' ? 'TCP port' : t.field} ${t.told || 'not told'}`,
+        (t.other === all[i - 1]?.other ? '' : nameBefore(t.other)) + `${TOLD_WORDS[t.field]} ${t.told || 'not told'}`,
     )
     .join(', ');
   return (

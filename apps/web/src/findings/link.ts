@@ -33,6 +33,8 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
       const rack = project.get('rack', project.get('module', cell.id)?.rack ?? '');
       return to(`stations/${rack?.station ?? ''}`);
     }
+    case 'setting':
+      return to(`stations/${project.get('setting', cell.id)?.station ?? ''}`);
     case 'landing':
       return to(`stations/${project.get('landing', cell.id)?.station ?? ''}`);
     case 'area':

@@ -6,7 +6,7 @@ import { cellFromLink } from './link';
 /** What a grid shows: entities of one kind, or the entries of a list that they have. */
 export interface Shown {
   kind: Kind;
-  list?: 'views' | 'reservations';
+  list?: 'views' | 'reservations' | 'told';
   /** the field of each column; null: none that a link names */
   fields: readonly (string | null)[];
 }
@@ -15,7 +15,7 @@ export interface Shown {
 function placeOf(cell: Cell, { kind, list, fields }: Shown): CellAt | null {
   if (cell.kind !== kind) return null;
   const [head, key, field] = cell.path;
-  const inList = head === 'views' || head === 'reservations' ? head : undefined;
+  const inList = head === 'views' || head === 'reservations' || head === 'told' ? head : undefined;
   if (inList !== list) return null;
   const column = fields.indexOf((list ? field : head) ?? null);
   const first = fields.findIndex((f) => f !== null);

@@ -90,7 +90,9 @@ export function FindBox() {
   const ready = useStateOf((s) => s.findings.ready);
   const actions = useActions();
   const [query, setQuery] = useState('');
-  const [hits, setHits] = useState<Hit[]>([]);
+  const [hits, setHits] = useState<{ of: string; list: Hit[] }>({ of: '', list: [] });
+  // What Enter was pressed on before its hits had come: they are taken when they come.
+  const awaited = useRef<string | null>(null);
 
   useKeys((event) => {
     if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'k') return;
@@ -99,8 +101,10 @@ export function FindBox() {
     input.current?.select();
   }, 'also while typing');
 
-  const took = useEffectEvent((asked: string, found: Hit[]) => {
-    if (asked === query) setHits(found);
+  const took = useEffectEvent((of: string, list: Hit[]) => {
+    if (of !== query) return;
+    setHits({ of, list });
+    if (awaited.current === of) choose(foundIn(list)[0]);
   });
   useEffect(() => {
     if (query.trim() !== '' && ready)
@@ -111,16 +115,14 @@ export function FindBox() {
 
   const asked = query.trim().toLowerCase();
   const fitting = asked === '' ? [] : actions.filter((a) => a.label.toLowerCase().includes(asked));
-  const found: Found[] =
-    asked === ''
-      ? []
-      : [
-          ...hits.map((hit, i) => ({ id: `hit ${i}`, hit })),
-          ...fitting.map((action) => ({ id: `do ${action.label}`, action })),
-        ];
+  const foundIn = (list: readonly Hit[]): Found[] => [
+    ...list.map((hit, i) => ({ id: `hit ${i}`, hit })),
+    ...fitting.map((action) => ({ id: `do ${action.label}`, action })),
+  ];
+  const found = asked === '' ? [] : foundIn(hits.list);
 
-  function choose(key: unknown) {
-    const one = found.find((f) => f.id === key);
+  function choose(one: Found | undefined) {
+    awaited.current = null;
     setQuery('');
     if (!one || !project) return;
     if ('hit' in one || one.action.leads) letGoOfFocus();
@@ -132,10 +134,13 @@ export function FindBox() {
     <Box
       aria-label="Find"
       inputValue={query}
-      onInputChange={setQuery}
+      onInputChange={(text) => {
+        awaited.current = null;
+        setQuery(text);
+      }}
       items={found}
       value={null}
-      onChange={(key) => key !== null && choose(key)}
+      onChange={(key) => key !== null && choose(found.find((f) => f.id === key))}
       menuTrigger="input"
       allowsEmptyCollection={asked !== ''}
     >
@@ -145,7 +150,9 @@ export function FindBox() {
         aria-keyshortcuts="Control+K"
         onKeyDown={(event) => {
           // Enter without having gone down the list takes the first of it.
-          if (event.key === 'Enter' && !input.current?.getAttribute('aria-activedescendant')) choose(found[0]?.id);
+          if (event.key !== 'Enter' || asked === '' || input.current?.getAttribute('aria-activedescendant')) return;
+          if (hits.of === query) choose(found[0]);
+          else awaited.current = query;
         }}
       />
       <List offset={2} placement="bottom end">

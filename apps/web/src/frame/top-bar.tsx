@@ -1,5 +1,5 @@
 import { memo, useState } from 'react';
-import { Link, NavLink, useParams } from 'react-router';
+import { Link, NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { tallyOf } from '@dialoga/core';
 import { Counts } from '../marks/counts';
@@ -84,14 +84,23 @@ const TallyLink = styled(NavLink)`
   }
 `;
 
+/** Pages that belong to the step Stations and have an address of their own. */
+const STATION_PAGES = /\/(owner-map|profiles|hardware-list)$/;
+
 /** The project's name, the steps of the work, undo and redo, and the tally of findings. */
 export function TopBar() {
   const { project: id = '' } = useParams();
+  const { pathname } = useLocation();
   return (
     <Bar>
       <ProjectName id={id} />
       <Steps aria-label="Steps">
-        <NavLink to={`/p/${id}/stations`}>Stations</NavLink>
+        <NavLink
+          to={`/p/${id}/stations`}
+          {...(STATION_PAGES.test(pathname) ? { className: 'active', 'aria-current': 'page' } : {})}
+        >
+          Stations
+        </NavLink>
         <NavLink to={`/p/${id}/wiring`}>Wiring</NavLink>
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
       </Steps>

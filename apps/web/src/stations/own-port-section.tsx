@@ -1,9 +1,11 @@
-import { editPort, ownPorts, type Station } from '@dialoga/core';
+import { childrenOf, editPort, keepForSettingBack, ownPorts, setBack, type Station } from '@dialoga/core';
 import styled from 'styled-components';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
+import { rememberedName } from '../wiring/remembered-name';
+import { formatWhen } from '../words/when';
 import { useEdits } from './use-edits';
 
 const List = styled.ul`
@@ -28,6 +30,10 @@ export function OwnPortSection({ station }: { station: Station }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const advice = ownPorts(project, station);
+  const kept = childrenOf(project, 'setting', station.id).flatMap((setting) => {
+    const port = setting.was ? project.get('port', setting.field.split(' ')[1] ?? '') : undefined;
+    return port ? [{ setting, port }] : [];
+  });
   return (
     <>
       <SectionHead>
@@ -48,12 +54,14 @@ export function OwnPortSection({ station }: { station: Station }) {
             , for {why}.
             {port && toSet && address !== '' && (
               <TextButton
-                onPress={() =>
+                onPress={() => {
+                  const said = { by: rememberedName(), at: new Date().toISOString() };
                   commit(`${port.name}: ${address}`, [
                     editPort(project, port, 'network', network.name, newId),
                     editPort(project, port, 'address', address, newId),
-                  ])
-                }
+                    { changes: keepForSettingBack(project, port, newId(), said), problem: null },
+                  ]);
+                }}
               >
                 Plan that
               </TextButton>
@@ -63,6 +71,20 @@ export function OwnPortSection({ station }: { station: Station }) {
                 Not {other.port.name || 'the other port'}: {other.why}.
               </p>
             ))}
+          </li>
+        ))}
+        {kept.map(({ setting, port }) => (
+          <li key={setting.id}>
+            To set back when the work is done: {port.name || 'the port'} had <Code>{setting.was}</Code>
+            {setting.at && `, kept ${formatWhen(setting.at)}`}.{' '}
+            <TextButton
+              onPress={() => {
+                const changes = setBack(project, port);
+                if (changes) commit(`${port.name}: back to ${setting.was}`, [{ changes, problem: null }]);
+              }}
+            >
+              Set it back
+            </TextButton>
           </li>
         ))}
       </List>

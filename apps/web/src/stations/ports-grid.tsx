@@ -4,13 +4,18 @@ import {
   dropWithDependents,
   editPort,
   inOrder,
-  isOnEthernet,
+  furtherText,
+  keepForSettingBack,
+  listeningOn,
+  listeningText,
   newPort,
+  offText,
   orderAfter,
   PURPOSES,
   put,
   type Port,
   type PortColumn,
+  type Project,
 } from '@dialoga/core';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
@@ -19,6 +24,7 @@ import type { CellEdit, GridCell, GridColumn } from '../grid/types';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
+import { rememberedName } from '../wiring/remembered-name';
 import { useEdits } from './use-edits';
 
 const FIELDS: readonly PortColumn[] = [
@@ -35,8 +41,11 @@ const FIELDS: readonly PortColumn[] = [
   'deviceName',
   'hardware',
   'former',
+  'further',
+  'off',
 ];
-const SHOWN: Shown = { kind: 'port', fields: FIELDS };
+const ADAPTER_FIELDS: readonly PortColumn[] = ['bridgedTo', 'recognised'];
+const SHOWN: Shown = { kind: 'port', fields: [...FIELDS, ...ADAPTER_FIELDS] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Port', names: true, fills: 'series', track: 'minmax(110px, 1.4fr)' },
   { id: 'network', title: 'Network', track: 'minmax(84px, 1fr)' },
@@ -44,13 +53,20 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'mask', title: 'Mask', track: '112px' },
   { id: 'gateway', title: 'Gateway', track: '96px' },
   { id: 'purpose', title: 'Purpose', track: '88px' },
-  { id: 'tcpPort', title: 'TCP port', track: '112px', right: true },
+  { id: 'tcpPort', title: 'Listens on TCP port', track: '136px', right: true },
   { id: 'unit', title: 'Unit', track: '44px', right: true },
   { id: 'how', title: 'Address set', track: '84px' },
   { id: 'enabled', title: 'Enabled', track: '56px' },
   { id: 'deviceName', title: 'Device name', track: 'minmax(96px, 1fr)' },
   { id: 'hardware', title: 'Hardware address', track: '120px' },
   { id: 'former', title: 'Former addresses', track: 'minmax(104px, 1fr)' },
+  { id: 'further', title: 'Further addresses', track: 'minmax(120px, 1fr)' },
+  { id: 'off', title: 'Switched off', track: 'minmax(96px, 1fr)' },
+];
+/** Of an engineer's computer besides. */
+const ADAPTER_COLUMNS: readonly GridColumn[] = [
+  { id: 'bridgedTo', title: 'Bridged to', track: 'minmax(110px, 1fr)' },
+  { id: 'recognised', title: 'Told apart by', track: 'minmax(110px, 1fr)' },
 ];
 
 /** How a station is wired. */
@@ -60,6 +76,13 @@ export function PortsGrid({ station }: { station: string }) {
   const commit = useEdits();
   const networks = inOrder(project, 'network').map((n) => n.name);
   const ports = childrenOf(project, 'port', station);
+  const workstation = project.get('station', station)?.roles.includes('workstation') ?? false;
+  const columns = workstation ? [...COLUMNS, ...ADAPTER_COLUMNS] : COLUMNS;
+  const hosts = workstation
+    ? inOrder(project, 'port')
+        .filter((p) => p.station !== station)
+        .map((p) => bridgeWords(project, p.id))
+    : [];
   const rowFor = (port: Port) => {
     const cell = (field: PortColumn, text: string, more: Partial<GridCell> = {}): GridCell => ({
       text,
@@ -77,10 +100,11 @@ export function PortsGrid({ station }: { station: string }) {
         cell('mask', port.mask, { mono: true }),
         cell('gateway', port.gateway, { mono: true }),
         cell('purpose', port.purpose, { options: PURPOSES }),
-        cell('tcpPort', String(port.listens['modbus-tcp']?.tcpPort ?? ''), {
-          mono: true,
+        cell('tcpPort', listeningText(project, port), {
           right: true,
-          show: port.listens['modbus-tcp']?.tcpPort ?? (isOnEthernet(project, port) ? '502, default' : ''),
+          show: listeningOn(project, port)
+            .map((s) => `${s.tcpPort} ${s.name}`)
+            .join(', '),
         }),
         cell('unit', port.unit === null ? '' : String(port.unit), { mono: true, right: true }),
         cell('how', port.how ?? 'by hand', { options: ADDRESS_SOURCES }),
@@ -88,10 +112,18 @@ export function PortsGrid({ station }: { station: string }) {
         cell('deviceName', port.deviceName ?? '', { mono: true }),
         cell('hardware', port.hardware ?? '', { mono: true }),
         cell('former', port.former.join(', '), { mono: true }),
+        cell('further', furtherText(port), { mono: true }),
+        cell('off', offText(port)),
+        ...(workstation
+          ? [
+              cell('bridgedTo', port.bridgedTo ? bridgeWords(project, port.bridgedTo) : '', { options: hosts }),
+              cell('recognised', port.recognised ?? ''),
+            ]
+          : []),
       ],
     };
   };
-  const rows = [...ports.map(rowFor), newRow(COLUMNS.length, 0, 'new port')];
+  const rows = [...ports.map(rowFor), newRow(columns.length, 0, 'new port')];
   const link = useGridLink(SHOWN);
 
   function onEdit(edits: CellEdit[]) {
@@ -109,18 +141,29 @@ export function PortsGrid({ station }: { station: string }) {
       'Edit port',
       edits.flatMap(({ row, column, text }) => {
         const port = project.get('port', row);
-        return port ? [editPort(project, port, FIELDS[column]!, text, newId)] : [];
+        const field = [...FIELDS, ...ADAPTER_FIELDS][column]!;
+        if (!port) return [];
+        const made = editPort(project, port, field, text, newId);
+        if (!workstation || field !== 'address' || made.problem !== null) return [made];
+        const said = { by: rememberedName(), at: new Date().toISOString() };
+        return [made, { changes: keepForSettingBack(project, port, newId(), said), problem: null }];
       }),
     );
   }
   return (
     <SmallGrid
       label="Ports"
-      columns={COLUMNS}
+      columns={columns}
       rows={rows}
       onEdit={onEdit}
       link={link}
       onDrop={(id) => commit('Delete port', [{ changes: dropWithDependents(project, 'port', id), problem: null }])}
     />
   );
+}
+
+/** `Office computer, first adapter`. */
+function bridgeWords(project: Project, id: string): string {
+  const port = project.get('port', id);
+  return port ? `${project.get('station', port.station)?.name ?? ''}, ${port.name}` : '';
 }

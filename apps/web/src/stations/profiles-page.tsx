@@ -1,8 +1,9 @@
 import {
-  addLimit,
+  addFigure,
   childrenOf,
   dropWithDependents,
   editProfile,
+  FIGURE_FORMS,
   inOrder,
   newProfile,
   orderAfter,
@@ -47,7 +48,7 @@ export function ProfilesPage() {
     if (figure === undefined) {
       return column === 0 ? [{ changes: [set('profile', profile, ['name'], text.trim())], problem: null }] : [];
     }
-    if (figure === 'limit') return text.trim() === '' ? [] : [addLimit(profile, text)];
+    if (figure === 'limit') return text.trim() === '' ? [] : [addFigure(profile, text, newId())];
     return [editProfile(profile, figure, column === 3 ? 'source' : 'value', text)];
   }
   function onEdit(edits: CellEdit[]) {
@@ -100,7 +101,7 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
       { text: figure.what },
       {
         text: figure.value,
-        editable: figure.id !== '' && !/^(speaks|unitIs|radioBlocks)/.test(figure.id),
+        editable: figure.id !== '',
         ...(figure.value === '' ? { show: 'not said', muted: true } : {}),
         ...(figure.options ? { options: figure.options } : {}),
       },
@@ -117,7 +118,12 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
     id: `${profile.id} limit`,
     height: 22,
     tone: 'sub',
-    cells: [null, { text: '', show: 'new limit, as connections 16', muted: true, editable: true }, null, null],
+    cells: [
+      null,
+      { text: '', show: 'more that it states', muted: true, editable: true, options: FIGURE_FORMS },
+      null,
+      null,
+    ],
   };
   return [head, ...figures, limit];
 }

@@ -1,7 +1,8 @@
-import { dropWithDependents, editRack, type Rack, type RackColumn } from '@dialoga/core';
+import { addZone, dropWithDependents, editRack, type Rack, type RackColumn } from '@dialoga/core';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { useWrongCells } from '../findings/use-wrong-cells';
+import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 import { SectionHead, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
@@ -29,23 +30,34 @@ export function RackHead({ rack }: { rack: Rack }) {
     />
   );
   return (
-    <SectionHead>
-      <h2>{rack.name || 'Rack'}</h2>
+    <>
+      <SectionHead>
+        <h2>{rack.name || 'Rack'}</h2>
+        <p>Alt+arrow moves a module, Alt+Insert puts one before it</p>
+        {Object.keys(rack.zones).length === 0 && (
+          <TextButton
+            style={{ marginLeft: 'auto' }}
+            onPress={() => commit('New zone', [addZone(rack, newId(), 'first zone')])}
+          >
+            Divide it into zones
+          </TextButton>
+        )}
+        <TextButton
+          onPress={() =>
+            commit('Take the rack out', [{ changes: dropWithDependents(project, 'rack', rack.id), problem: null }])
+          }
+        >
+          Take the rack out
+        </TextButton>
+      </SectionHead>
       <Facts>
         {field('size', 'slots', String(rack.size))} slots, numbered from{' '}
         {field('first', 'first slot', String(rack.first))}; gaps allowed:{' '}
         {field('gaps', 'gaps allowed', rack.gaps ? 'yes' : 'no')}; addresses follow the slots:{' '}
         {field('addressesFollow', 'addresses follow', rack.addressesFollow ? 'yes' : 'no')}; slots found:{' '}
-        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not looked')}
+        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not looked')}; its
+        base takes: {field('takes', 'order codes it takes', rack.takes.join(', '), 'any order code')}
       </Facts>
-      <p style={{ marginLeft: 'auto' }}>Alt+arrow moves a module, Alt+Insert puts one before it</p>
-      <TextButton
-        onPress={() =>
-          commit('Take the rack out', [{ changes: dropWithDependents(project, 'rack', rack.id), problem: null }])
-        }
-      >
-        Take the rack out
-      </TextButton>
-    </SectionHead>
+    </>
   );
 }

@@ -31,6 +31,7 @@ import { MoveDialog } from './move-dialog';
 import { RackHead } from './rack-head';
 import { SmallGrid } from './small-grid';
 import { useEdits } from './use-edits';
+import { ZonesGrid } from './zones-grid';
 
 const FIELDS: readonly (ModuleColumn | null)[] = [
   null,
@@ -52,7 +53,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Module', names: true, fills: 'series', track: 'minmax(120px, 1fr)' },
   { id: 'kind', title: 'Kind', track: '150px' },
   { id: 'orderCode', title: 'Order code', track: '96px' },
-  { id: 'found', title: 'Found', track: '64px' },
+  { id: 'found', title: 'Found', track: '84px' },
   { id: 'inputs', title: 'In', track: '88px', right: true },
   { id: 'outputs', title: 'Out', track: '88px', right: true },
   { id: 'dial', title: 'Dial', track: '48px', right: true },
@@ -127,7 +128,7 @@ function RackTable({ rack }: { rack: Rack }) {
         cell('name', module.name),
         cell('kind', module.kind, { options: MODULE_KINDS }),
         cell('orderCode', module.orderCode, { mono: true }),
-        cell('found', module.found?.revision ?? '', { mono: true }),
+        cell('found', foundText(module), { mono: true }),
         cell('inputs', module.inputs === 0 ? '' : String(module.inputs), {
           show: bytes(module.inputs),
           right: true,
@@ -227,6 +228,7 @@ function RackTable({ rack }: { rack: Rack }) {
           }
         }}
       />
+      {Object.keys(rack.zones).length > 0 && <ZonesGrid rack={rack} />}
       {asked && (
         <MoveDialog
           title={asked.title}
@@ -241,6 +243,14 @@ function RackTable({ rack }: { rack: Rack }) {
       )}
     </>
   );
+}
+
+/** `5.2`; with another order code than the planned one before it, `DO-32 5.2`. */
+function foundText({ found, orderCode }: Module): string {
+  if (!found) return '';
+  return found.orderCode === orderCode || found.orderCode === ''
+    ? found.revision
+    : `${found.orderCode} ${found.revision}`;
 }
 
 /** `PlantCtl owner, %QB6–%QB7 · SkidCtl owner`; of a module on a radio unit its registers in the base. */

@@ -11,10 +11,12 @@ import { AreasGrid } from './areas-grid';
 import { FactsSection } from './facts-section';
 import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
+import { ModuleTypedIn } from './module-typed-in';
 import { OccupancySection } from './occupancy-section';
 import { OwnPortSection } from './own-port-section';
 import { PortsGrid } from './ports-grid';
 import { ReservationsGrid } from './reservations-grid';
+import { SettingsGrid } from './settings-grid';
 import { SlotsSection } from './slots-section';
 import { ViewsGrid } from './views-grid';
 
@@ -89,6 +91,7 @@ export function StationPage() {
         <Section aria-label="Slots">
           <SlotsSection station={id} />
         </Section>
+        <ModuleTypedIn station={station} />
         {station.roles.includes('controller') && (
           <Section aria-label="Landings">
             <SectionHead>
@@ -98,6 +101,13 @@ export function StationPage() {
             <LandingsGrid station={id} />
           </Section>
         )}
+        <Section aria-label="Settings">
+          <SectionHead>
+            <h2>Settings</h2>
+            <p>what has to be got into {station.name || 'this station'}, and whether it was sent since it changed</p>
+          </SectionHead>
+          <SettingsGrid station={station} />
+        </Section>
         <Section aria-label="Areas">
           <SectionHead>
             <h2>Areas</h2>

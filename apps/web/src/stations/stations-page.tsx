@@ -122,9 +122,10 @@ export function StationsPage() {
           {project.count('network') === 1 ? 'network' : 'networks'}; Ctrl+Delete takes one out with all that depends on
           it
         </p>
-        <Link to={`/p/${projectId}/profiles`} style={{ marginLeft: 'auto' }}>
-          Profiles
+        <Link to={`/p/${projectId}/owner-map`} style={{ marginLeft: 'auto' }}>
+          Owner map
         </Link>
+        <Link to={`/p/${projectId}/profiles`}>Profiles</Link>
         <Link to={`/p/${projectId}/hardware-list`}>Bring in a hardware list</Link>
       </PageTitle>
       <Grid

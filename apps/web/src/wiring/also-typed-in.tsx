@@ -1,125 +1,24 @@
-import { copiesOf, followUp, numberText, tickCopy, untickCopy, type Copy, type Port } from '@dialoga/core';
-import { useState } from 'react';
-import { Link } from 'react-router';
-import styled from 'styled-components';
-import { linkToCell } from '../findings/link';
-import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
-import { projectSlice } from '../store/project-slice';
-import { useAppDispatch, useStateOf } from '../store/store';
-import { Code, Differs, Input, SectionHead, TextButton } from '../theme/parts';
-import { colour, space } from '../theme/tokens';
-import { formatWhen } from '../words/when';
-import { rememberedName, rememberName } from './remembered-name';
+import { copiesOf, followUp, numberText, type Port } from '@dialoga/core';
+import { useStateOf } from '../store/store';
+import { Code, SectionHead } from '../theme/parts';
+import { CopiesList, isSo } from './copies-list';
 
-const List = styled.ul`
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  li {
-    display: grid;
-    grid-template-columns: 18px minmax(0, 0.8fr) minmax(0, 1.2fr) 96px minmax(0, 1fr);
-    gap: ${space[3]}px;
-    align-items: center;
-    min-height: 26px;
-    border-bottom: 1px solid ${colour.hairline};
-  }
-  small {
-    color: ${colour.ink2};
-  }
-`;
-
-const Follow = styled(TextButton)`
-  grid-column: 4 / -1;
-  justify-self: start;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-`;
-
-const Who = styled.label`
-  display: flex;
-  gap: ${space[3]}px;
-  align-items: center;
-  padding-top: ${space[3]}px;
-  color: ${colour.ink2};
-  input {
-    max-width: 180px;
-  }
-`;
-
-/** Every other place that holds the address, TCP port or unit of a port: which value stands there, and who has seen it. */
+/** Every other place that holds the address, TCP port, unit or another number or name of a port. */
 export function AlsoTypedIn({ port, projectId }: { port: Port; projectId: string }) {
   const project = useStateOf((s) => s.project.project)!;
-  const dispatch = useAppDispatch();
-  const [name, setName] = useState(rememberedName);
   const copies = copiesOf(project, port);
-  const station = (id: string) => project.get('station', id)?.name ?? '';
-  const old = copies.filter((c) => c.state === 'its former address' || c.state === 'another').length;
-
-  function tick(copy: Copy) {
-    if (copy.tick) return dispatch(edit(`Take back the tick at ${station(copy.holder)}`, untickCopy(copy)));
-    if (name.trim() === '') {
-      dispatch(projectSlice.actions.noticed('A tick needs a name: write yours under the list. Nothing was stored.'));
-      return;
-    }
-    const changes = tickCopy(project, copy, newId(), name.trim(), new Date().toISOString());
-    dispatch(edit(`Tick ${copy.field} at ${station(copy.holder)}`, changes));
-  }
-
+  const old = copies.filter((c) => !isSo(c)).length;
   return (
     <>
       <SectionHead>
         <h2>
           Also typed in: <Code>{port.address || numberText(port, 'unit') || 'no address'}</Code> of{' '}
-          {station(port.station)}
+          {project.get('station', port.station)?.name ?? ''}
         </h2>
         <p>{copies.length === 0 ? 'nowhere' : old === 0 ? 'none is old' : `${old} of ${copies.length} not so`}</p>
       </SectionHead>
       {copies.length === 0 && <p>No other end and no other port holds a copy of it.</p>}
-      <List>
-        {copies.map((copy) => (
-          <li key={copy.id}>
-            <input
-              type="checkbox"
-              checked={copy.tick !== null}
-              aria-label={`${copy.field} typed in at ${station(copy.holder)}, ${copy.where}`}
-              title={copy.tick ? `${copy.tick.name}, ${formatWhen(copy.tick.at)}` : undefined}
-              onChange={() => tick(copy)}
-            />
-            <Link to={linkToCell(project, projectId, copy.cell)}>{station(copy.holder)}</Link>
-            <small>
-              {copy.field}, {copy.where}
-            </small>
-            <Code>{isSo(copy) ? copy.value : <Differs>{copy.value || 'not told'}</Differs>}</Code>
-            <small>{copy.tick ? `${copy.tick.name}, ${formatWhen(copy.tick.at)}` : words(copy)}</small>
-            {!isSo(copy) && (
-              <Follow
-                aria-label={`Type ${copy.truth} at ${station(copy.holder)}, where ${copy.value || 'nothing'} stands`}
-                onPress={() => dispatch(edit(`${station(copy.holder)}: ${copy.truth}`, followUp(project, copy)))}
-              >
-                Type {copy.truth} there
-              </Follow>
-            )}
-          </li>
-        ))}
-      </List>
-      {copies.length > 0 && (
-        <Who>
-          ticked by
-          <Input
-            value={name}
-            aria-label="Who ticks"
-            onChange={(event) => {
-              setName(event.target.value);
-              rememberName(event.target.value);
-            }}
-          />
-        </Who>
-      )}
+      <CopiesList copies={copies} projectId={projectId} follow={(copy) => followUp(project, copy)} />
     </>
   );
 }
-
-const isSo = (copy: Copy): boolean => copy.state === 'as it is' || copy.state === 'the default';
-const words = (copy: Copy): string =>
-  copy.state === 'as it is' ? 'not ticked' : copy.state === 'the default' ? 'default, not ticked' : copy.state;

@@ -2,6 +2,7 @@ import {
   dropWithDependents,
   editNetwork,
   inOrder,
+  networkText,
   NETWORK_KINDS,
   newNetwork,
   orderAfter,
@@ -10,23 +11,66 @@ import {
   type Network,
   type NetworkColumn,
 } from '@dialoga/core';
+import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn } from '../grid/types';
+import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 
-const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'wiring', 'busRate', 'highestAddress', 'comment'];
+const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'wiring', 'comment'];
+const RADIO: OfOneKind = {
+  kind: 'radio',
+  label: 'Radio networks',
+  shown: { kind: 'network', fields: ['name', 'radio.id', 'radio.band', 'radio.rate', 'radio.mode', 'radio.topology'] },
+  columns: [
+    { id: 'name', title: 'Radio network', track: 'minmax(96px, 1.4fr)' },
+    { id: 'id', title: 'Id', track: '44px' },
+    { id: 'band', title: 'Band', track: '72px' },
+    { id: 'rate', title: 'Rate', track: '84px' },
+    { id: 'mode', title: 'Mode', track: '64px' },
+    { id: 'topology', title: 'Topology', track: 'minmax(60px, 0.8fr)' },
+  ],
+};
+const RADIO_UNITS: OfOneKind = {
+  kind: 'radio',
+  label: 'Units planned by radio',
+  shown: { kind: 'network', fields: ['name', 'radio.repeaters', 'radio.endUnits', 'radio.blocked'] },
+  columns: [
+    { id: 'name', title: 'Its base is set up for', track: 'minmax(110px, 1.4fr)' },
+    { id: 'repeaters', title: 'Repeaters', track: '84px', right: true },
+    { id: 'endUnits', title: 'End units', track: '84px', right: true },
+    { id: 'blocked', title: 'Blocked channels', track: 'minmax(110px, 1fr)' },
+  ],
+};
+const BUS_FIELDS: readonly NetworkColumn[] = ['name', 'busRate', 'busProfile', 'highestAddress'];
+const BUS: OfOneKind = {
+  kind: 'token bus',
+  label: 'Token buses',
+  shown: { kind: 'network', fields: BUS_FIELDS },
+  columns: [
+    { id: 'name', title: 'Token bus', track: 'minmax(96px, 1.4fr)' },
+    { id: 'busRate', title: 'Rate', track: '96px' },
+    { id: 'busProfile', title: 'Bus profile', track: 'minmax(90px, 1fr)' },
+    { id: 'highestAddress', title: 'Highest address', track: '110px', right: true },
+  ],
+};
+
+/** What the networks of one kind have that others do not. */
+interface OfOneKind {
+  kind: Network['kind'];
+  label: string;
+  shown: Shown & { fields: readonly (string | null)[] };
+  columns: readonly GridColumn[];
+}
 const SHOWN: Shown = { kind: 'network', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Network', fills: 'series', track: 'minmax(96px, 1fr)' },
   { id: 'kind', title: 'Kind', track: '84px' },
   { id: 'subnet', title: 'Subnet', track: '118px' },
   { id: 'wiring', title: 'Wiring', track: '80px' },
-  { id: 'busRate', title: 'Bus rate', track: '78px' },
-  { id: 'highestAddress', title: 'Highest', track: '58px', right: true },
   { id: 'comment', title: 'Comment', track: 'minmax(80px, 1fr)' },
 ];
 
@@ -43,10 +87,6 @@ export function NetworksGrid() {
       { text: network.kind, editable: true, options: NETWORK_KINDS },
       network.kind === 'ethernet' ? { text: network.subnet ?? '', editable: true, mono: true } : null,
       network.kind === 'serial line' ? { text: network.wiring ?? '', editable: true, options: WIRINGS } : null,
-      network.kind === 'token bus' ? { text: network.busRate ?? '', editable: true, mono: true } : null,
-      network.kind === 'token bus'
-        ? { text: network.highestAddress ?? '', editable: true, mono: true, right: true }
-        : null,
       { text: network.comment ?? '', editable: true },
     ],
   });
@@ -78,6 +118,56 @@ export function NetworksGrid() {
       link={link}
       onDrop={(id) =>
         commit('Delete network', [{ changes: dropWithDependents(project, 'network', id), problem: null }])
+      }
+    />
+  );
+}
+
+/** The settings that hold for a whole token bus or radio network, each kind in a table of its own. */
+export function KindSettings() {
+  return (
+    <>
+      <OfKind of={BUS} />
+      <OfKind of={RADIO} />
+      <OfKind of={RADIO_UNITS} />
+    </>
+  );
+}
+
+function OfKind({ of: { kind, label, shown, columns } }: { of: OfOneKind }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('network');
+  const link = useGridLink(shown);
+  const networks = inOrder(project, 'network').filter((n) => n.kind === kind);
+  if (networks.length === 0) return null;
+  const fields = shown.fields as readonly NetworkColumn[];
+  const rows = networks.map((network): GridRow => ({
+    id: network.id,
+    height: 26,
+    cells: fields.map((field, i): GridCell => ({
+      text: networkText(network, field),
+      editable: true,
+      mono: i > 0,
+      right: columns[i]?.right ?? false,
+      differs: wrong(network.id, ...field.split('.')),
+    })),
+  }));
+  return (
+    <SmallGrid
+      label={label}
+      columns={columns}
+      rows={rows}
+      link={link}
+      onEdit={(edits) =>
+        commit(
+          'Edit networks',
+          edits.flatMap(({ row, column, text }) => {
+            const network = project.get('network', row);
+            const field = fields[column];
+            return network && field ? [editNetwork(network, field, text)] : [];
+          }),
+        )
       }
     />
   );

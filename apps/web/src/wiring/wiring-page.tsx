@@ -10,7 +10,7 @@ import { AddressLedger } from './address-ledger';
 import { AlsoTypedIn } from './also-typed-in';
 import { AttachmentTable, type Chosen } from './attachment-table';
 import { LineSettings } from './line-settings';
-import { NetworksGrid } from './networks-grid';
+import { KindSettings, NetworksGrid } from './networks-grid';
 
 const Beside = styled.div`
   flex: 1;
@@ -78,6 +78,7 @@ export function WiringPage() {
               <p>Ctrl+Delete takes one out</p>
             </SectionHead>
             <NetworksGrid />
+            <KindSettings />
           </Section>
         </Aside>
       </Beside>

@@ -78,6 +78,7 @@ const DEPENDENT_KINDS: readonly Kind[] = [
   'port',
   'area',
   'landing',
+  'setting',
   'end',
   'lane',
   'claim',

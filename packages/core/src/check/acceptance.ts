@@ -1,18 +1,12 @@
 import type { Acceptance } from '../model/acceptance.js';
+import { digestOf } from '../model/digest.js';
 import type { Project } from '../model/project.js';
 import type { Finding } from './finding.js';
 
 /** What a finding rests on, as a short text: equal as long as everything that it says is equal. */
 export function restsOn(finding: Finding): string {
   const words = Object.entries(finding.params).sort(([a], [b]) => (a < b ? -1 : 1));
-  const text = JSON.stringify([finding.severity, words]);
-  let [high, low] = [0xdeadbeef, 0x41c6ce57];
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i);
-    high = Math.imul(high ^ code, 2654435761);
-    low = Math.imul(low ^ code, 1597334677);
-  }
-  return [high, low].map((n) => (n >>> 0).toString(16).padStart(8, '0')).join('');
+  return digestOf([finding.severity, words]);
 }
 
 /** How an acceptance stands to the finding that it was given for. */

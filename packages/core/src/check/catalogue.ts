@@ -15,12 +15,14 @@ import { toldNotTrue } from './rules/adr/adr-13-told-not-true.js';
 import { lastOctet } from './rules/adr/adr-14-last-octet.js';
 import { hardwareTwice } from './rules/adr/adr-15-hardware-twice.js';
 import { deviceName } from './rules/adr/adr-16-device-name.js';
+import { serviceThroughIo } from './rules/adr/adr-17-service-through-io.js';
 import { notInForce } from './rules/adr/adr-18-not-in-force.js';
 import { lineSettings } from './rules/lin/lin-1-line-settings.js';
 import { electrical } from './rules/lin/lin-2-electrical.js';
 import { unitLoads } from './rules/lin/lin-3-unit-loads.js';
 import { callers } from './rules/lin/lin-4-callers.js';
 import { busSettings } from './rules/lin/lin-5-bus-settings.js';
+import { framing } from './rules/lin/lin-6-framing.js';
 import { portOff } from './rules/lin/lin-7-port-off.js';
 import { radioNetwork } from './rules/lin/lin-8-radio.js';
 import { notSpoken } from './rules/lin/lin-9-not-spoken.js';
@@ -31,6 +33,7 @@ import { wrongPlace } from './rules/hws/hws-4-wrong-place.js';
 import { revision } from './rules/hws/hws-5-revision.js';
 import { widened } from './rules/hws/hws-6-widened.js';
 import { orderCode } from './rules/hws/hws-7-order-code.js';
+import { firmware } from './rules/hws/hws-8-firmware.js';
 import { imagesOverlap } from './rules/hws/hws-9-images-overlap.js';
 import { description } from './rules/hws/hws-10-description.js';
 import { lengthDiffers } from './rules/siz/siz-1-length-differs.js';
@@ -91,12 +94,14 @@ export const RULES: readonly Rule[] = [
   lastOctet,
   hardwareTwice,
   deviceName,
+  serviceThroughIo,
   notInForce,
   lineSettings,
   electrical,
   unitLoads,
   callers,
   busSettings,
+  framing,
   portOff,
   radioNetwork,
   notSpoken,
@@ -107,6 +112,7 @@ export const RULES: readonly Rule[] = [
   revision,
   widened,
   orderCode,
+  firmware,
   imagesOverlap,
   description,
   lengthDiffers,

@@ -1,5 +1,6 @@
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
+import { tell } from '../lane/tell.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { CARRIED, PLACES, TRANSFERS } from '../model/words.js';
@@ -71,8 +72,5 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
 
 /** What an end is told about another, as typed; empty takes the protocol's default. */
 export function editTold(end: End, other: string, field: ToldField['field'], text: string): FieldEdit {
-  const known = end.told[other];
-  const clean = text.trim();
-  if (known) return changed(set('end', end, ['told', other, field], clean));
-  return changed(set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: clean }));
+  return changed(tell(end, other, field, text.trim()));
 }

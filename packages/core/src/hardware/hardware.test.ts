@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import type { Rack } from '../model/rack.js';
+import { smallPlant } from '../testing/random-edits.testing.js';
+import { applied, edited } from '../testing/two-stations.testing.js';
+import { copiesOfModule, followUpModule } from '../wiring/module-copies.js';
+import { ownerMapOf } from './owner-map.js';
 import { accepts, compareVersions, isWidened, parseAccepted } from './revisions.js';
 import { gapsIn, isInRack, lastSlot, placeFault, slotName } from './slots.js';
 
@@ -86,4 +90,33 @@ test('gaps are the empty slots before the last module, and none where gaps are a
       expect(gapsIn(rack({ gaps: true }), taken)).toEqual([]);
     }),
   );
+});
+
+test('the owner map: who owns and who listens, and what is to be noticed', () => {
+  const map = ownerMapOf(smallPlant());
+  expect(map.controllers.map((c) => c.name)).toEqual(['A', 'B']);
+  expect(map.rows.map((r) => [r.module.id, r.roles, r.notice])).toEqual([
+    ['m2', { sa: 'owner', sb: 'listener' }, ''],
+    ['m3', { sa: 'owner' }, ''],
+  ]);
+  const notices = (...edits: Parameters<typeof edited>[1][]) =>
+    ownerMapOf(edited(smallPlant(), ...edits)).rows.map((r) => r.notice);
+  expect(notices(['landing', 'l4', 'role', 'owner'])).toEqual(['2 owners of its outputs', '']);
+  expect(notices(['landing', 'l3', 'role', 'listener'])).toEqual(['', 'nobody owns it']);
+  expect(notices(['station', 'sd', 'roles', ['controller']])).toEqual(['owned from elsewhere', 'owned from elsewhere']);
+});
+
+test('every controller’s entry of a module’s slot and order code, followed up one by one', () => {
+  const project = edited(smallPlant(), ['landing', 'l2', 'slot', 3], ['landing', 'l4', 'orderCode', 'DO-8']);
+  const module = project.get('module', 'm2')!;
+  const copies = copiesOfModule(project, module);
+  expect(copies.map((c) => [c.holder, c.field, c.value, c.truth, c.state])).toEqual([
+    ['sa', 'slot', '3', '1', 'another'],
+    ['sa', 'order code', 'DO-16', 'DO-16', 'as it is'],
+    ['sb', 'slot', '', '1', 'not told'],
+    ['sb', 'order code', 'DO-8', 'DO-16', 'another'],
+  ]);
+  const changes = copies.flatMap((copy) => followUpModule(project, module, copy));
+  const next = applied(project, { id: 'c', label: '', changes });
+  expect(copiesOfModule(next, next.get('module', 'm2')!).every((c) => c.state === 'as it is')).toBe(true);
 });

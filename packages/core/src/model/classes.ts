@@ -12,6 +12,7 @@ import { Port } from './port.js';
 import { Profile } from './profile.js';
 import { ProjectInfo } from './project-info.js';
 import { Rack } from './rack.js';
+import { Setting } from './setting.js';
 import { Station } from './station.js';
 import { Tick } from './tick.js';
 
@@ -32,4 +33,5 @@ export const CLASSES: Record<Kind, new () => object> = {
   claim: Claim,
   acceptance: Acceptance,
   tick: Tick,
+  setting: Setting,
 };

@@ -1,5 +1,5 @@
 import { IsBoolean, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
-import { IsId, IsOrder } from './fields.js';
+import { IsId, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
 import { CALLING, SWAPS, type Calling, type Swap } from './words.js';
 
@@ -8,6 +8,14 @@ export class Told {
   @IsString() @MaxLength(200) address!: string;
   @IsString() @MaxLength(60) tcpPort!: string;
   @IsString() @MaxLength(60) unit!: string;
+  @IsText() node?: string;
+  @IsText() telemetry?: string;
+  /** the name that the device is found by */
+  @IsText() name?: string;
+  /** the slot of the CPU */
+  @IsText() slot?: string;
+  /** the partner's type as it was entered, a deliberate 'acts as' included */
+  @IsText() type?: string;
 }
 
 /** One station's side of an exchange. */

@@ -11,6 +11,7 @@ import type { Port } from './port.js';
 import type { Profile } from './profile.js';
 import type { ProjectInfo } from './project-info.js';
 import type { Rack } from './rack.js';
+import type { Setting } from './setting.js';
 import type { Station } from './station.js';
 import type { Tick } from './tick.js';
 
@@ -31,6 +32,7 @@ export const KINDS = [
   'claim',
   'acceptance',
   'tick',
+  'setting',
 ] as const;
 export type Kind = (typeof KINDS)[number];
 
@@ -50,6 +52,7 @@ export interface EntityOf {
   claim: Claim;
   acceptance: Acceptance;
   tick: Tick;
+  setting: Setting;
 }
 export type Entity = EntityOf[Kind];
 
@@ -70,6 +73,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   claim: 'claim',
   acceptance: 'acceptance',
   tick: 'tick',
+  setting: 'setting',
 };
 
 export const PROJECT_ID = 'project';

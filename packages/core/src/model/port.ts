@@ -1,5 +1,6 @@
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -14,11 +15,13 @@ import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import {
   ADDRESS_SOURCES,
+  CALLING,
   ELECTRICAL,
   LINE_ROLES,
   PURPOSES,
   RADIO_SORTS,
   type AddressSource,
+  type Calling,
   type Electrical,
   type LineRole,
   type Purpose,
@@ -28,6 +31,11 @@ import {
 /** A TCP port that a station answers on for one protocol. */
 export class Listening {
   @IsInt() @Min(1) @Max(65535) tcpPort!: number;
+}
+
+/** Roles of one protocol that are switched off at a port. */
+export class SwitchedOff {
+  @IsArray() @ArrayUnique() @IsIn(CALLING, { each: true }) roles!: Calling[];
 }
 
 /** Another IPv4 address of the same port, as typed. */
@@ -66,6 +74,8 @@ export class Port {
   @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @MaxLength(60, { each: true }) former!: string[];
   /** keyed by protocol: the TCP port it answers on, where it is not the protocol's own */
   @RecordOf(() => Listening) listens!: Record<string, Listening>;
+  /** keyed by protocol: what of it is not enabled here; all else that the type speaks is */
+  @RecordOf(() => SwitchedOff, { nullable: true }) off?: Record<string, SwitchedOff> | null;
   /** unit address, where it answers to one only */
   @IsOptional() @IsInt() @Min(0) @Max(65535) unit!: number | null;
   /** the module that it is on, where it is on one */

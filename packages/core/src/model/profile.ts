@@ -5,12 +5,14 @@ import { Nested, RecordOf } from './nested.js';
 import { View } from './view.js';
 import {
   CALLING,
+  FORWARDS,
   MODULE_KINDS,
   NAME_FORMS,
   NETWORK_KINDS,
   PRESET_FIELDS,
   TABLES,
   type Calling,
+  type Forward,
   type ModuleKind,
   type NameForm,
   type NetworkKind,
@@ -38,6 +40,8 @@ export class NameRule {
 export class Speech {
   @IsArray() @ArrayUnique() @IsIn(CALLING, { each: true }) roles!: Calling[];
   @IsArray() @ArrayUnique() @IsIn(NETWORK_KINDS, { each: true }) media!: NetworkKind[];
+  /** the oldest firmware that speaks it, compared part by part; empty: any */
+  @IsOptional() @IsString() @MaxLength(60) firmware?: string;
   @IsString() @MaxLength(500) source!: string;
 }
 
@@ -55,6 +59,12 @@ export class RadioBlock {
   /** reference number in its table, from 1 */
   @IsInt() @Min(1) first!: number;
   @IsInt() @Min(1) stride!: number;
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** Something that the type passes on between its networks. */
+export class Forwarding {
+  @IsIn(FORWARDS) what!: Forward;
   @IsString() @MaxLength(500) source!: string;
 }
 
@@ -80,6 +90,7 @@ export class Profile {
   @Nested(() => NameRule) nameRule!: NameRule;
   /** keyed by protocol; none at all: not known */
   @RecordOf(() => Speech, { nullable: true }) speaks?: Record<string, Speech> | null;
+  @RecordOf(() => Forwarding, { nullable: true }) forwards?: Record<string, Forwarding> | null;
   /** factory values that mean 'not yet set' */
   @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
   /** of a radio base: where each kind of module lies by its dial */

@@ -16,6 +16,7 @@ export const OWNER_FIELD: Partial<Record<Kind, string>> = {
   port: 'station',
   area: 'station',
   landing: 'module',
+  setting: 'station',
   end: 'exchange',
   lane: 'exchange',
   claim: 'lane',
@@ -51,6 +52,7 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
     ...one('module', p.module, 'module'),
     ...one('port', p.bridgedTo, 'bridgedTo'),
   ],
+  setting: (s) => one('station', s.station, 'station'),
   area: (a) => one('station', a.station, 'station'),
   end: (e) => [
     ...one('exchange', e.exchange, 'exchange'),

@@ -44,6 +44,8 @@ export class Station {
   /** own, or outside: only described, its words count as said on paper */
   @IsIn(PARTIES) party!: Party;
   @IsText() typeText?: string;
+  /** types that it can be entered as besides its own, separated by commas */
+  @IsText() actsAs?: string;
   @IsText() orderCode?: string;
   @IsText() revision?: string;
   @RecordOf(() => Firmware, { nullable: true }) firmware?: Record<string, Firmware> | null;

@@ -97,6 +97,19 @@ export type Guard = (typeof GUARDS)[number];
 export const PRESET_FIELDS = ['address', 'unit', 'node', 'telemetry', 'radio number'] as const;
 export type PresetField = (typeof PRESET_FIELDS)[number];
 
+/** How a value can be got into a device. */
+export const SETTING_WAYS = [
+  'online',
+  'offline only',
+  'by serial line first',
+  'over the air once linked',
+  'with no project open',
+  'at the device itself',
+] as const;
+export type SettingWay = (typeof SETTING_WAYS)[number];
+export const SETTING_STATES = ['not sent', 'sent', 'in force after a restart', 'in force'] as const;
+export type SettingState = (typeof SETTING_STATES)[number];
+
 export const PURPOSES = ['general', 'programming', 'I/O', 'panel'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
@@ -107,7 +120,7 @@ export type WordBits = (typeof WORD_BITS)[number];
 
 export type OwnWriter = (typeof OWN_WRITERS)[number];
 
-export const EXCHANGE_KINDS = ['peer connection'] as const;
+export const EXCHANGE_KINDS = ['peer connection', 'service link'] as const;
 export const TRANSFERS = ['requests', 'cyclic blocks'] as const;
 export const CARRIED = ['words', 'bytes', 'bits', 'values'] as const;
 /** free: each end's place is its own affair; named: the calling end names the other's; same: equal on both ends */
@@ -119,6 +132,14 @@ export type Transfer = (typeof TRANSFERS)[number];
 export type Carried = (typeof CARRIED)[number];
 
 export type Places = (typeof PLACES)[number];
+
+/** What an end can be told about another. */
+export const TOLD_FIELDS = ['address', 'tcpPort', 'unit', 'node', 'telemetry', 'name', 'slot', 'type'] as const;
+export type ToldFieldName = (typeof TOLD_FIELDS)[number];
+
+/** What a station passes on that is meant for others. */
+export const FORWARDS = ['requests by unit', 'requests by telemetry address', 'requests', 'service access'] as const;
+export type Forward = (typeof FORWARDS)[number];
 
 export const NAME_FORMS = ['any', 'identifier'] as const;
 export type NameForm = (typeof NAME_FORMS)[number];

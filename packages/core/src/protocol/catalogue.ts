@@ -1,10 +1,30 @@
 import type { Exchange } from '../model/exchange.js';
+import { cip } from './cip.js';
+import { cyclicEthernetIo } from './cyclic-ethernet-io.js';
+import { dnp3 } from './dnp3.js';
+import { isoTransport } from './iso-transport.js';
+import { modbusRtu } from './modbus-rtu.js';
 import { modbusTcp } from './modbus-tcp.js';
+import { opcUa } from './opc-ua.js';
 import { other, OTHER_FACTS, OTHER_ID } from './other.js';
 import type { Protocol } from './protocol.js';
+import { radioMirror } from './radio-mirror.js';
+import { serviceAccess } from './service-access.js';
+import { tokenBusIo } from './token-bus-io.js';
 
 /** Every protocol that has a file of its own. */
-export const PROTOCOLS: readonly Protocol[] = [modbusTcp];
+export const PROTOCOLS: readonly Protocol[] = [
+  modbusTcp,
+  modbusRtu,
+  cip,
+  cyclicEthernetIo,
+  tokenBusIo,
+  isoTransport,
+  dnp3,
+  opcUa,
+  radioMirror,
+  serviceAccess,
+];
 
 /** What can be chosen for an exchange, with the name to show. */
 export const PROTOCOL_CHOICES = [...PROTOCOLS.map(({ id, name }) => ({ id, name })), { id: OTHER_ID, name: 'Other' }];

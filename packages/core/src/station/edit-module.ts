@@ -32,9 +32,11 @@ export function editModule(project: Project, module: Module, column: ModuleColum
       return size.ok ? put(size.value) : refused(size);
     }
     case 'found': {
-      const found = { orderCode: module.found?.orderCode ?? '', revision: clean };
-      if (clean === '' && found.orderCode === '') return put(null);
-      return put({ ...module.found, ...found });
+      // `5.2`, or another order code before it: `DO-32 5.2`.
+      const [, orderCode, revision = ''] = /^(?:(.+)\s+)?(\S*)$/.exec(clean) ?? [];
+      if (clean === '') return put(null);
+      const known = module.found?.orderCode || module.orderCode;
+      return put({ ...module.found, orderCode: orderCode?.trim() || known, revision });
     }
     case 'dial': {
       // Turned is not read in yet.

@@ -1,11 +1,27 @@
 import { formatSubnet, parseSubnet } from '../address/ipv4.js';
 import { set } from '../change/make.js';
-import type { Network } from '../model/network.js';
+import type { Network, RadioSettings } from '../model/network.js';
 import { NETWORK_KINDS, WIRINGS } from '../model/words.js';
 import { formatBusRate, parseBusRate } from '../wiring/bus-rates.js';
-import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
+import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
-export type NetworkColumn = 'name' | 'kind' | 'subnet' | 'wiring' | 'busRate' | 'highestAddress' | 'comment';
+export type NetworkColumn =
+  | 'name'
+  | 'kind'
+  | 'subnet'
+  | 'wiring'
+  | 'busRate'
+  | 'busProfile'
+  | 'highestAddress'
+  | 'comment'
+  | `radio.${RadioColumn}`;
+export type RadioColumn = keyof RadioSettings;
+
+/** One field of a network, to edit. */
+export function networkText(network: Network, column: NetworkColumn): string {
+  if (!column.startsWith('radio.')) return String(network[column as 'name'] ?? '');
+  return String(network.radio?.[column.slice(6) as RadioColumn] ?? '');
+}
 
 /** Typed text into one field of a network. A subnet that cannot be read is refused with what would be right. */
 export function editNetwork(network: Network, column: NetworkColumn, text: string): FieldEdit {
@@ -22,6 +38,16 @@ export function editNetwork(network: Network, column: NetworkColumn, text: strin
   if (column === 'busRate') {
     const rate = parseBusRate(clean);
     return changed(set('network', network, ['busRate'], rate.ok ? formatBusRate(rate.value) : clean || undefined));
+  }
+  if (column.startsWith('radio.')) {
+    const field = column.slice(6) as RadioColumn;
+    const counted = field === 'repeaters' || field === 'endUnits';
+    const count = counted && clean !== '' ? parseWhole(clean, 0, 10_000, 'a number of units') : null;
+    if (count && !count.ok) return refused(count);
+    const value = count?.ok ? count.value : clean || undefined;
+    return network.radio
+      ? changed(set('network', network, ['radio', field], value))
+      : changed(set('network', network, ['radio'], value === undefined ? {} : { [field]: value }));
   }
   if (column !== 'subnet') return changed(set('network', network, [column], clean));
   if (clean === '') return changed(set('network', network, ['subnet'], undefined));

@@ -5,7 +5,9 @@ import { inOrder, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import { ADDRESS_SOURCES, PURPOSES } from '../model/words.js';
-import { modbusTcp } from '../protocol/modbus-tcp.js';
+import { editFurther } from './edit-further.js';
+import { editListening } from './edit-listening.js';
+import { editOff } from './edit-off.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 export type PortColumn =
@@ -21,7 +23,11 @@ export type PortColumn =
   | 'enabled'
   | 'deviceName'
   | 'hardware'
-  | 'former';
+  | 'former'
+  | 'further'
+  | 'off'
+  | 'bridgedTo'
+  | 'recognised';
 
 /**
  * Typed text into one field of a port. `10.48.10.11/24` sets address and mask; an address that changes leaves the old
@@ -54,14 +60,14 @@ export function editPort(
       const purpose = parseWord(clean, PURPOSES, 'purpose');
       return purpose.ok ? changed(set('port', port, ['purpose'], purpose.value)) : refused(purpose);
     }
-    case 'tcpPort': {
-      const listens = { ...port.listens };
-      delete listens[modbusTcp.id];
-      if (clean === '') return changed(set('port', port, ['listens'], listens));
-      const tcpPort = parseWhole(clean, 1, 65535, 'a TCP port');
-      if (!tcpPort.ok) return refused(tcpPort);
-      return changed(set('port', port, ['listens'], { ...listens, [modbusTcp.id]: { tcpPort: tcpPort.value } }));
-    }
+    case 'tcpPort':
+      return editListening(project, port, clean);
+    case 'off':
+      return editOff(port, clean);
+    case 'further':
+      return editFurther(port, clean, newId);
+    case 'bridgedTo':
+      return editBridge(project, port, clean);
     case 'unit': {
       if (clean === '') return changed(set('port', port, ['unit'], null));
       const unit = parseWhole(clean, 0, 255, 'a unit address');
@@ -77,6 +83,7 @@ export function editPort(
     }
     case 'deviceName':
     case 'hardware':
+    case 'recognised':
       return changed(set('port', port, [column], clean || undefined));
     case 'former': {
       const addresses = clean.split(/[\s,;]+/).filter((a) => a !== '');
@@ -85,6 +92,20 @@ export function editPort(
     default:
       return changed(set('port', port, [column], clean));
   }
+}
+
+/** `Host`, or `Host, first adapter` where it has several: the adapter through which this one's traffic leaves. */
+function editBridge(project: Project, port: Port, text: string): FieldEdit {
+  if (text === '') return changed(set('port', port, ['bridgedTo'], null));
+  const ports = inOrder(project, 'port').filter((p) => p.station !== port.station);
+  const named = ports.filter((p) => {
+    const station = project.get('station', p.station)?.name ?? '';
+    return [station, `${station}, ${p.name}`].some((name) => name.toLowerCase() === text.toLowerCase());
+  });
+  const [one] = named;
+  if (named.length === 1 && one) return changed(set('port', port, ['bridgedTo'], one.id));
+  const found = named.length === 0 ? `“${text}” names no port` : `“${text}” has ${named.length} ports`;
+  return refused({ found, expected: 'write the host computer and its adapter, as in Office computer, first adapter' });
 }
 
 function editAddress(port: Port, text: string): FieldEdit {

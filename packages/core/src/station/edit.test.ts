@@ -74,7 +74,7 @@ test('cadence in ms, s or min; another protocol brings its facts along', () => {
   expect(exchange('cadence', 'often').problem).toContain('is not a whole number');
   const other = after(exchange('protocol', 'other')).get('exchange', 'x')!;
   expect(other).toMatchObject({ protocol: 'other', facts: { carries: 'bytes', places: 'free' } });
-  expect(exchange('protocol', 'telepathy').problem).toContain('write Modbus TCP, Other');
+  expect(exchange('protocol', 'telepathy').problem).toContain('write Modbus TCP, Modbus RTU,');
 });
 
 test('told is stored as typed', () => {
@@ -90,7 +90,7 @@ test('a new exchange has two ends with their first ports, the first calls', () =
   const project = twoStations();
   const { id, changes } = createExchange(
     project,
-    { name: 'New', protocol: 'modbus-tcp', stations: ['sb', 'sa'] },
+    { name: 'New', kind: 'peer connection', protocol: 'modbus-tcp', stations: ['sb', 'sa'] },
     () => `n${n++}`,
   );
   const made = applied(project, { id: 'c', label: '', changes });

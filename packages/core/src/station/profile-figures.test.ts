@@ -1,6 +1,7 @@
 import { applied, codesOf, twoStations } from '../testing/two-stations.testing.js';
 import type { FieldEdit } from './field-edit.js';
-import { addLimit, editProfile, newProfile, profileFigures } from './profile-figures.js';
+import { addFigure } from './add-figure.js';
+import { editProfile, newProfile, profileFigures } from './profile-figures.js';
 
 const profile = () => twoStations().get('profile', 'pa')!;
 const after = (edit: FieldEdit) => applied(twoStations(), { id: 'e', label: '', changes: edit.changes });
@@ -8,7 +9,7 @@ const said = (edit: FieldEdit, id: string) =>
   profileFigures(after(edit).get('profile', 'pa')!).find((figure) => figure.id === id);
 
 test('a limit is added, its source said, changed, and taken out', () => {
-  const project = after(addLimit(profile(), 'connections 0'));
+  const project = after(addFigure(profile(), 'connections 0', 'f'));
   expect(codesOf(project)).toEqual(['CAP 1']);
   const own = project.get('profile', 'pa')!;
   const step = (edit: FieldEdit) =>
@@ -19,7 +20,7 @@ test('a limit is added, its source said, changed, and taken out', () => {
   expect(step(editProfile(own, 'limits.connections', 'value', '8')).connections?.value).toBe(8);
   expect(step(editProfile(own, 'limits.connections', 'value', ''))).toEqual({});
   expect(editProfile(own, 'limits.connections', 'value', 'many').problem).toContain('“many” is not a whole number');
-  expect(addLimit(own, '16 connections').problem).toContain('“16 connections” is no limit');
+  expect(addFigure(own, '16 connections', 'f').problem).toContain('“16 connections” is not understood');
 });
 
 test('layout, names and words are edited in place', () => {

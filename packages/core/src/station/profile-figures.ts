@@ -1,7 +1,9 @@
 import { put, set } from '../change/make.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
-import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
+import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, FORWARDS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
+import { PROTOCOLS } from '../protocol/catalogue.js';
+import { readRadioBlock, readSpeech } from './add-figure.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 /** One thing that a profile says, with where it comes from. */
@@ -74,15 +76,25 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
   }
   for (const [key, block] of Object.entries(profile.radioBlocks ?? {})) {
     const value = `${block.table} from ${block.first}, ${block.stride} a dial`;
-    figures.push({ id: `radioBlocks.${key}`, what: `${block.kind} by its dial`, value, source: block.source });
+    figures.push({
+      id: `radioBlocks.${key}`,
+      what: `${block.kind} by its dial`,
+      value: `${block.kind}: ${value}`,
+      source: block.source,
+    });
   }
   if (profile.unitIsLastOctet) {
     const { source } = profile.unitIsLastOctet;
     figures.push({ id: 'unitIsLastOctet', what: 'unit is the last part of the address', value: 'yes', source });
   }
   for (const [key, speech] of Object.entries(profile.speaks ?? {})) {
-    const value = `${speech.roles.join(', ')}; ${speech.media.join(', ')}`;
-    figures.push({ id: `speaks.${key}`, what: `speaks ${key}`, value, source: speech.source });
+    const least = speech.firmware ? `; from ${speech.firmware}` : '';
+    const value = `${speech.roles.join(', ')}; ${speech.media.join(', ')}${least}`;
+    const name = PROTOCOLS.find((p) => p.id === key)?.name ?? key;
+    figures.push({ id: `speaks.${key}`, what: `speaks ${name}`, value, source: speech.source });
+  }
+  for (const [key, { what, source }] of Object.entries(profile.forwards ?? {})) {
+    figures.push({ id: `forwards.${key}`, what: 'passes on', value: what, source, options: FORWARDS });
   }
   for (const word of OUR_WORDS) {
     figures.push({
@@ -109,7 +121,9 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
     if (head === 'unitIsLastOctet') return to([head, 'source'], clean);
-    return ['limits', 'presets', 'speaks', 'radioBlocks'].includes(head) ? to([head, key, 'source'], clean) : nothing;
+    return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards'].includes(head)
+      ? to([head, key, 'source'], clean)
+      : nothing;
   }
   switch (head) {
     case 'layout': {
@@ -136,6 +150,27 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       const limit = parseWhole(clean, 0, 1_000_000_000, 'a limit');
       return limit.ok ? to([...path, 'value'], limit.value) : refused(limit);
     }
+    case 'radioBlocks': {
+      if (clean === '') return to(path, undefined);
+      const block = readRadioBlock(clean);
+      const expected = 'write it as in digital input: discrete inputs from 1, 16 a dial';
+      if (!block) return refused({ found: `“${clean}” is no block of registers`, expected });
+      return to(path, { ...block, source: profile.radioBlocks?.[key]?.source ?? '' });
+    }
+    case 'speaks': {
+      if (clean === '') return to(path, undefined);
+      const speech = readSpeech(clean);
+      const expected = 'write roles; media, and from which firmware on, as in calls, listens; ethernet; from 4.2';
+      if (!speech) return refused({ found: `“${clean}” is not understood`, expected });
+      return to(path, { ...speech, source: profile.speaks?.[key]?.source ?? '' });
+    }
+    case 'forwards': {
+      if (clean === '') return to(path, undefined);
+      const what = parseWord(clean, FORWARDS, 'kind of traffic');
+      return what.ok ? to([...path, 'what'], what.value) : refused(what);
+    }
+    case 'unitIsLastOctet':
+      return clean === '' || clean.toLowerCase() === 'no' ? to(path, undefined) : nothing;
     case 'presets':
       return clean === '' ? to(path, undefined) : to([...path, 'value'], clean);
     case 'words':
@@ -147,15 +182,6 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
 }
 
 const nothing: FieldEdit = { changes: [], problem: null };
-
-/** `connections 16`: a new limit, of which the source is yet to be said. */
-export function addLimit(profile: Profile, typed: string): FieldEdit {
-  const match = /^([a-z]+)\s+(\d{1,9})$/i.exec(typed.trim());
-  const expected = `write what is limited and how much, as connections 16; known are ${Object.keys(LIMIT_WORDS).join(', ')}`;
-  if (!match) return refused({ found: `“${typed.trim()}” is no limit`, expected });
-  const key = match[1]!.toLowerCase();
-  return changed(set('profile', profile, ['limits', key], { value: Number(match[2]), source: '' }));
-}
 
 /** A profile with nothing said yet. */
 export function newProfile(id: string, order: number, name: string): FieldEdit {

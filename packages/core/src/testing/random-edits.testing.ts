@@ -9,7 +9,7 @@ import { inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import type { ModuleKind } from '../model/words.js';
-import { added, twoStations } from './two-stations.testing.js';
+import { added, edited, twoStations } from './two-stations.testing.js';
 
 /** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
 export function smallPlant(): Project {
@@ -44,7 +44,7 @@ export function smallPlant(): Project {
     k4: { name: `${prefix}4`, type: { base: 'STRING', count: 1, capacity: 8 }, offset: { bits: 64 } },
   });
   const at = (areaId: string, view: string, number: number) => ({ area: areaId, view, number });
-  const wired = withWiring(lanes);
+  const wired = withService(withWiring(lanes));
   return added(
     added(wired, 'acceptance', ACCEPTANCE),
     'claim',
@@ -127,6 +127,35 @@ function withWiring(project: Project): Project {
   );
 }
 
+/** An engineer's tool, requests on the line, and a value that was sent and is in force. */
+function withService(project: Project): Project {
+  const exchanges = added(
+    project,
+    'exchange',
+    { ...newExchange('svc', 30, 'Service', 'service-access'), kind: 'service link' },
+    newExchange('rtu', 40, 'Line requests', 'modbus-rtu'),
+  );
+  const told = { address: '', tcpPort: '', unit: '' };
+  const ends = added(
+    exchanges,
+    'end',
+    { ...newEnd('svca', 10, 'svc', 'sa', 'porta', 'calls'), told: { svcb: { ...told, address: '10.0.0.2' } } },
+    newEnd('svcb', 20, 'svc', 'sb', 'portb', 'listens'),
+    { ...newEnd('rtua', 10, 'rtu', 'sa', 'pl1', 'calls'), told: { rtub: { ...told, unit: '11' } } },
+    newEnd('rtub', 20, 'rtu', 'sb', 'pl2', 'listens'),
+  );
+  const stated = edited(
+    ends,
+    ['station', 'sb', 'typeText', 'small'],
+    ['station', 'sb', 'actsAs', 'large'],
+    ['station', 'sb', 'firmware', { cpu: { order: 10, part: 'CPU', version: '4.1' } }],
+  );
+  return added(stated, 'setting', {
+    ...{ id: 'set1', order: 10, station: 'sb', field: 'port portb address', state: 'in force', sent: '10.0.0.2' },
+    ...{ by: 'R. Vale', at: '2026-05-12T08:00:00Z' },
+  });
+}
+
 type Values = readonly unknown[];
 
 const limit = (value: number) => ({ value, source: 's' });
@@ -168,6 +197,8 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
     [
       {},
       { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: 's' } },
+      { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], firmware: '4.2', source: 's' } },
+      { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], firmware: '4.10', source: 's' } },
       { 'modbus-tcp': { roles: ['listens'], media: ['ethernet'], source: 's' } },
     ],
   ],
@@ -184,10 +215,15 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
   ['port', 'unit', [null, 7, 11, 12], WITH_UNIT],
   ['port', 'purpose', ['general', 'general', 'I/O', 'programming'], WITH_IP],
   ['port', 'deviceName', ['', 'a', 'A_'], WITH_IP],
-  ['port', 'how', ['by hand', 'temporary'], WITH_IP],
+  ['port', 'how', ['by hand', 'temporary', 'automatic'], WITH_IP],
+  ['port', 'off', [null, { 'modbus-tcp': { roles: ['listens'] } }], WITH_IP],
+  ['setting', 'state', ['not sent', 'sent', 'in force']],
+  ['setting', 'found', ['', '10.0.0.9']],
+  ['end', 'told.svcb.type', ['large', 'Small', 'medium'], /^svca/],
+  ['station', 'firmware', [null, { cpu: { order: 10, part: 'CPU', version: '4.9' } }]],
   ['port', 'hardware', ['', '02:00:00:00:00:01'], WITH_IP],
   ['port', 'enabled', [true, true, false], WITH_IP],
-  ['port', 'serial', ['9600 8E1', '9600 8N1', '9600'], ON_LINE],
+  ['port', 'serial', ['9600 8E1', '9600 8N1', '9600', '9600 7E1'], ON_LINE],
   ['port', 'electrical', ['RS-485', 'RS-232'], ON_LINE],
   ['port', 'lineRole', ['calls', 'answers'], ON_LINE],
   ['port', 'node', ['5', '9', '127'], ON_BUS],
@@ -261,7 +297,9 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
       { count: 4, unit: 16 },
       { count: 2, unit: 16 },
     ],
+    /3$/,
   ],
+  ['claim', 'toldPlace', ['b20', 'b40', 'b160'], /3$/],
   [
     'claim',
     'type',
@@ -305,7 +343,7 @@ export type Theme = (typeof THEMES)[number];
 
 const KINDS_OF: Record<Theme, readonly Kind[]> = {
   exchanges: ['acceptance', 'station', 'profile', 'area', 'exchange', 'end', 'claim', 'lane'],
-  wiring: ['station', 'profile', 'network', 'port', 'end'],
+  wiring: ['station', 'profile', 'network', 'port', 'end', 'setting'],
   hardware: ['station', 'rack', 'module', 'landing'],
 };
 const fieldsOf = (theme: Theme) => FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));

@@ -121,6 +121,7 @@ test('every place that holds a copy: what callers were told, and gateways; old v
   expect(copies(project).map((c) => [c.holder, c.field, c.value, c.state])).toEqual([
     ['sa', 'address', '10.0.0.9', 'its former address'],
     ['sa', 'TCP port', '502', 'the default'],
+    ['sa', 'address', '10.0.0.2', 'as it is'],
     ['sc', 'gateway', '10.0.0.2', 'as it is'],
   ]);
   // Followed up, it is so everywhere.

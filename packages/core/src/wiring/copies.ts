@@ -1,11 +1,14 @@
 import { parseIpv4 } from '../address/ipv4.js';
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { toldFields } from '../lane/told.js';
+import { tell } from '../lane/tell.js';
+import { TOLD_WORDS, toldFields } from '../lane/told.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Kind } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
+import { withTicks } from './ticked.js';
+import type { ToldFieldName } from '../model/words.js';
 import type { Tick } from '../model/tick.js';
 
 /** A place besides the port itself where one of its values has to be typed. */
@@ -16,7 +19,8 @@ export interface Copy {
   /** the station that holds it, and in which exchange or port */
   holder: string;
   where: string;
-  field: 'address' | 'TCP port' | 'unit' | 'gateway';
+  /** what is copied: `address`, `slot of the CPU` … */
+  field: string;
   /** as it stands there, or the protocol's default */
   value: string;
   truth: string;
@@ -24,23 +28,20 @@ export interface Copy {
   tick: Tick | null;
 }
 
-const WORDS = { address: 'address', tcpPort: 'TCP port', unit: 'unit' } as const;
-
 /** Every place that holds a copy of a port's address, TCP port or unit: ends that call it, and ports that have it as gateway. */
 export function copiesOf(project: Project, port: Port): Copy[] {
-  const ticks = new Map([...project.all('tick')].map((tick) => [tick.copy, tick]));
   const copies: Omit<Copy, 'tick' | 'id'>[] = [];
   for (const own of childrenOf(project, 'end', port.id)) {
     const exchange = project.get('exchange', own.exchange);
     if (!exchange) continue;
     for (const end of childrenOf(project, 'end', exchange.id)) {
       for (const told of toldFields(project, exchange, end)) {
-        if (told.other.id !== own.id || told.truth === null) continue;
+        if (told.other.id !== own.id || told.truth === null || (told.optional && told.told === '')) continue;
         copies.push({
           cell: { kind: 'end', id: end.id, path: ['told', own.id, told.field] },
           holder: end.station,
           where: exchange.name,
-          field: WORDS[told.field],
+          field: TOLD_WORDS[told.field],
           value: told.told,
           truth: told.truth,
           state: stateOf(told),
@@ -63,11 +64,7 @@ export function copiesOf(project: Project, port: Port): Copy[] {
       state: former ? 'its former address' : 'as it is',
     });
   }
-  return copies.map((copy) => {
-    const id = [copy.cell.kind, copy.cell.id, ...copy.cell.path].join(' ');
-    const tick = ticks.get(id);
-    return { ...copy, id, tick: tick && tick.value === copy.truth ? tick : null };
-  });
+  return withTicks(project, copies);
 }
 
 function stateOf(told: ReturnType<typeof toldFields>[number]): Copy['state'] {
@@ -105,7 +102,5 @@ export function followUp(project: Project, copy: Copy): Change[] {
   }
   const end = project.get('end', id);
   const [, other = '', field = ''] = path;
-  if (!end) return [];
-  if (end.told[other]) return [set('end', end, path, copy.truth)];
-  return [set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: copy.truth })];
+  return end ? [tell(end, other, field as ToldFieldName, copy.truth)] : [];
 }

@@ -1,8 +1,6 @@
 import { toldFields } from '../../../lane/told.js';
 import { childrenOf } from '../../../model/order.js';
-import type { Port } from '../../../model/port.js';
-import type { Reader } from '../../../model/project.js';
-import { PROTOCOL_CHOICES, protocolOf } from '../../../protocol/catalogue.js';
+import { listeningOn } from '../../../wiring/listening.js';
 import type { Report, Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
 
@@ -57,9 +55,9 @@ export const tcpPort: Rule = {
     },
     *station(station, { reader }): Generator<Report> {
       for (const port of childrenOf(reader, 'port', station.id)) {
-        const servers = listeners(reader, port);
-        for (const [i, [second, number]] of servers.entries()) {
-          const earlier = servers.slice(0, i).find(([, n]) => n === number);
+        const servers = listeningOn(reader, port);
+        for (const [i, second] of servers.entries()) {
+          const earlier = servers.slice(0, i).find((one) => one.tcpPort === second.tcpPort);
           if (!earlier) continue;
           yield {
             message: 'twice',
@@ -70,11 +68,11 @@ export const tcpPort: Rule = {
             params: {
               a: station.name,
               port: port.name || 'port',
-              first: protocolName(earlier[0]),
-              second: protocolName(second),
-              number: String(number),
+              first: earlier.name,
+              second: second.name,
+              number: String(second.tcpPort),
             },
-            subjects: [port.id, second],
+            subjects: [port.id, second.protocol],
           };
         }
       }
@@ -82,16 +80,3 @@ export const tcpPort: Rule = {
   },
   fixes: toldFix,
 };
-
-const protocolName = (id: string) => PROTOCOL_CHOICES.find((c) => c.id === id)?.name ?? id;
-
-/** Protocols that something on this port listens for, each with its TCP port: those stated, and those of exchanges. */
-function listeners(reader: Reader, port: Port): [string, number][] {
-  const found = new Map(Object.entries(port.listens).map(([id, { tcpPort: number }]) => [id, number]));
-  for (const end of childrenOf(reader, 'end', port.id)) {
-    const exchange = end.calling === 'listens' ? reader.get('exchange', end.exchange) : undefined;
-    const protocol = exchange && protocolOf(exchange);
-    if (protocol?.tcpPort && !found.has(protocol.id)) found.set(protocol.id, protocol.tcpPort);
-  }
-  return [...found];
-}

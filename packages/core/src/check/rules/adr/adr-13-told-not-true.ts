@@ -1,10 +1,8 @@
 import { parseIpv4 } from '../../../address/ipv4.js';
-import { toldFields, type ToldValue } from '../../../lane/told.js';
+import { TOLD_WORDS, toldFields, type ToldValue } from '../../../lane/told.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
-
-const FIELD_WORDS = { address: 'address', tcpPort: 'TCP port', unit: 'unit' } as const;
 
 export const toldNotTrue: Rule = {
   meta: {
@@ -41,6 +39,20 @@ export const toldNotTrue: Rule = {
         consequence: 'The connection cannot be set up.',
         remedy: 'Type {true} at {a}.',
       },
+      otherType: {
+        severity: 'blocker',
+        headline: '{a} has {b} entered as “{told}”; it is “{true}”',
+        says: ['entered as [[{told}]]', 'is [[{true}]]'],
+        consequence: '{a} builds the connection for another type; it is refused, or data lies elsewhere.',
+        remedy: 'Enter {true} at {a}; if {b} is meant to act as “{told}”, say so at {b}.',
+      },
+      automatic: {
+        severity: 'doubt',
+        headline: '{a} was told {b} at {told}, which {b} is given anew each time',
+        says: ['told {b} at [[{told}]]', 'address [[automatic]], {true} for now'],
+        consequence: 'When it gets another address, nothing answers at {told}.',
+        remedy: 'Give {b} a fixed address, or have the one that gives addresses keep {told} for it.',
+      },
       unknown: {
         severity: 'doubt',
         headline: '{exchange}: the {field} of {b} is not known yet, so what {a} was told cannot be checked',
@@ -59,7 +71,7 @@ export const toldNotTrue: Rule = {
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message,
-            label: `told ${FIELD_WORDS[value.field]}`,
+            label: `told ${TOLD_WORDS[value.field]}`,
             about: { kind: 'exchange', id: exchange.id, name: exchange.name },
             parties: [
               { station: end.station, end: end.id },
@@ -70,7 +82,7 @@ export const toldNotTrue: Rule = {
               exchange: exchange.name,
               a: name(end.station),
               b: name(value.other.station),
-              field: FIELD_WORDS[value.field],
+              field: TOLD_WORDS[value.field],
               told: value.told || 'not told',
               true: value.truth ?? 'not known yet',
               other: value.belongsTo ?? '',
@@ -81,13 +93,16 @@ export const toldNotTrue: Rule = {
       }
     },
   },
-  fixes: (finding, reader) => (finding.message === 'unknown' ? [] : toldFix(finding, reader)),
+  fixes: (finding, reader) =>
+    finding.message === 'unknown' || finding.message === 'automatic' ? [] : toldFix(finding, reader),
 };
 
 function messageFor(value: ToldValue): string | null {
-  if (value.truth === null) return value.field === 'unit' ? null : 'unknown';
+  if (value.optional && value.told === '') return null;
+  if (value.truth === null) return value.optional || (value.field === 'unit' && value.told !== '') ? null : 'unknown';
   if (value.told === '') return 'notTold';
-  if (value.same) return null;
+  if (value.same) return value.automatic ? 'automatic' : null;
+  if (value.field === 'type') return 'otherType';
   if (value.field !== 'address' || !parseIpv4(value.told).ok) return 'differs';
   if (value.former) return 'former';
   return value.belongsTo ? 'another' : 'differs';

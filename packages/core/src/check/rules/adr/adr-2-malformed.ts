@@ -1,6 +1,6 @@
 import { parseIpv4, parseMask } from '../../../address/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
-import { isOnEthernet } from '../../on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import type { Rule } from '../../rule.js';
 
 export const malformedAddress: Rule = {

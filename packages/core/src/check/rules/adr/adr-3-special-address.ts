@@ -1,7 +1,7 @@
 import { formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../address/ipv4.js';
 import { formatHostRange, specialAddress, type SpecialAddress } from '../../../address/special.js';
 import { toldFields } from '../../../lane/told.js';
-import { isOnEthernet } from '../../on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Report, Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';

@@ -1,6 +1,6 @@
 import { contains, formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../address/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
-import { isOnEthernet } from '../../on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const gatewayOutside: Rule = {

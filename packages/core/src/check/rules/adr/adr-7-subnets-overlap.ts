@@ -1,7 +1,7 @@
 import { formatSubnet, overlaps } from '../../../address/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
-import { isOnEthernet } from '../../on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import { portCell } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 

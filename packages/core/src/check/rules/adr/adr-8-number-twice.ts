@@ -4,6 +4,7 @@ import type { Module } from '../../../model/module.js';
 import type { Network } from '../../../model/network.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
+import type { Station } from '../../../model/station.js';
 import { nextFreeNumber, SPACES, type SpaceId } from '../../../wiring/address-spaces.js';
 import { numberOf, spacesOn, takenIn, withNumber } from '../../../wiring/numbers-on.js';
 import { portCell, portName } from '../../port-words.js';
@@ -25,6 +26,13 @@ export const numberTwice: Rule = {
         consequence: 'Both answer at once, and neither answer can be read.',
         remedy: 'Give one of them a number of its own{free}, and tell whoever calls it.',
       },
+      behind: {
+        severity: 'blocker',
+        headline: '{gateway} passes requests to {space} {number} twice: {a} and {b}',
+        says: ['{space} [[{number}]]', '{space} [[{number}]]'],
+        consequence: 'Behind one address and TCP port, which of the two is meant cannot be said.',
+        remedy: 'Give one of them a number that nobody behind {gateway} has, and tell whoever calls it.',
+      },
       dial: {
         severity: 'blocker',
         headline: '{network}: dial {number} twice among {kind} modules, {a} and {b}',
@@ -35,6 +43,32 @@ export const numberTwice: Rule = {
     },
   },
   on: {
+    *station(station, { reader }): Generator<Report> {
+      for (const space of passedOn(reader, station)) {
+        const behind = childrenOf(reader, 'port', station.id)
+          .filter((own) => own.network !== null && own.lineRole !== 'answers')
+          .flatMap((own) => childrenOf(reader, 'port', own.network!).filter((p) => p.station !== station.id))
+          .filter((p) => reader.get('network', p.network!)?.kind !== 'ethernet');
+        for (const [i, second] of behind.entries()) {
+          const number = numberOf(second, space);
+          const first = behind.slice(0, i).find((p) => number !== null && numberOf(p, space) === number);
+          // On one network it is that network's finding.
+          if (!first || first.network === second.network) continue;
+          yield {
+            message: 'behind',
+            label: `${SPACES[space].name} twice`,
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: first.station }, { station: second.station }],
+            cells: [portCell(second, ...fieldOf(space)), portCell(first, ...fieldOf(space))],
+            params: {
+              ...{ gateway: station.name, space: SPACES[space].name, number: String(number) },
+              ...{ a: portName(reader, first), b: portName(reader, second) },
+            },
+            subjects: [first.id, second.id, space],
+          };
+        }
+      }
+    },
     *network(network, { reader }): Generator<Report> {
       const about = { kind: 'network', id: network.id, name: network.name } as const;
       for (const space of SPACES_HERE(network)) {
@@ -99,6 +133,16 @@ export const numberTwice: Rule = {
     });
   },
 };
+
+/** The spaces by whose numbers a station passes requests on to others. */
+function passedOn(reader: Reader, station: Station): ('unit' | 'telemetry')[] {
+  const profile = station.profile ? reader.get('profile', station.profile) : undefined;
+  const forwards = Object.values(profile?.forwards ?? {}).map((f) => f.what);
+  return [
+    ...(forwards.includes('requests by unit') ? (['unit'] as const) : []),
+    ...(forwards.includes('requests by telemetry address') ? (['telemetry'] as const) : []),
+  ];
+}
 
 const fieldOf = (space: SpaceId): string[] => (space === 'radio' ? ['radio', 'number'] : [space]);
 

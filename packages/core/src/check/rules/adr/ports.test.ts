@@ -1,4 +1,5 @@
-import { newPort } from '../../../model/create.js';
+import { newNetwork, newPort } from '../../../model/create.js';
+import { plannedOf } from '../../../setting/planned.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import {
@@ -76,7 +77,7 @@ test('ADR 15: one hardware address twice, however it is written', () => {
 test('ADR 16: a port for I/O without a name, with an illegal one, and with one that is taken', () => {
   const missing: FieldEdit = ['port', 'portb', 'purpose', 'I/O'];
   expect(words('ADR 16', missing)).toContain('no device name');
-  expect(mended('ADR 16', missing)).toEqual([]);
+  expect(mended('ADR 16', missing)).toEqual(['ADR 17']);
   const illegal: FieldEdit = ['port', 'portb', 'deviceName', 'Dock_1'];
   expect(words('ADR 16', illegal)).toContain('“D” is not allowed');
   expect(mended('ADR 16', illegal)).toEqual([]);
@@ -93,4 +94,55 @@ test('ADR 18: an address for the moment only, unless another one is there for go
   expect(words('ADR 18', moment)).toContain('10.9.0.1 is set for the moment only');
   const further = { f: { order: 1, address: '10.9.0.2', mask: '/24', how: 'by hand' } };
   expect(codesOf(plant(moment, ['port', 'pe2', 'further', further]))).toEqual([]);
+});
+
+test('ADR 8: one unit on two lines behind a gateway that passes requests by unit', () => {
+  const line = { ...newNetwork('line2', 50, 'Second line'), kind: 'serial line' as const };
+  const project = added(
+    added(smallPlant(), 'network', line),
+    'port',
+    { ...newPort('q1', 200, 'sa', 'line2'), lineRole: 'calls' },
+    { ...newPort('q2', 210, 'sd', 'line2'), lineRole: 'answers', unit: 12 },
+  );
+  expect(codesOf(project)).not.toContain('ADR 8');
+  const forwards = { u: { what: 'requests by unit', source: 'manual, 3.2' } };
+  const passing = edited(project, ['profile', 'pa', 'forwards', forwards]);
+  expect(wordsOf(theFinding(passing, 'ADR 8'))).toContain('A passes requests to unit address 12 twice: C and D');
+});
+
+test('ADR 17: a tool that works through a port for I/O is led to another', () => {
+  const project = plant(['port', 'portb', 'purpose', 'I/O'], ['port', 'portb', 'deviceName', 'b']);
+  const finding = theFinding(project, 'ADR 17');
+  expect(finding.severity).toBe('doubt');
+  expect(wordsOf(finding)).toContain('Service: the port of B is meant for I/O');
+});
+
+test('ADR 18: changed since it was sent, sent and not in force, in force and found otherwise', () => {
+  expect(words('ADR 18', ['port', 'portb', 'address', '10.0.0.7'])).toContain(
+    'planned 10.0.0.7; 10.0.0.2 sent by R. Vale',
+  );
+  expect(words('ADR 18', ['setting', 'set1', 'state', 'in force after a restart'])).toContain(
+    'in force after a restart',
+  );
+  expect(words('ADR 18', ['setting', 'set1', 'found', '10.0.0.9'])).toContain('10.0.0.9 was found');
+  expect(codesOf(plant(['setting', 'set1', 'state', 'not sent']))).toEqual([]);
+});
+
+test('ADR 18: any edit of what an end holds comes after it was sent', () => {
+  const sent = (project: ReturnType<typeof plant>) => {
+    const value = plannedOf(project, 'end ea')!.value;
+    const word = { by: 'R. Vale', at: '2026-05-12T08:00:00Z' };
+    const held = { id: 'set2', order: 20, station: 'sa', field: 'end ea', state: 'in force' as const, sent: value };
+    return added(project, 'setting', { ...held, ...word });
+  };
+  const project = sent(smallPlant());
+  expect(codesOf(project)).toEqual([]);
+  const edits: FieldEdit[] = [
+    ['claim', 'ca', 'name', 'Other'],
+    ['claim', 'ca', 'swap', 'bytes'],
+    ['end', 'ea', 'told.eb.tcpPort', '502'],
+    ['exchange', 'x', 'cadence', 250],
+  ];
+  for (const edit of edits) expect(codesOf(edited(project, edit))).toContain('ADR 18');
+  expect(codesOf(edited(project, ['claim', 'cb', 'name', 'Other']))).not.toContain('ADR 18');
 });

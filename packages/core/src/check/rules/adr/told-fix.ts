@@ -1,5 +1,6 @@
-import { set } from '../../../change/make.js';
+import { tell } from '../../../lane/tell.js';
 import type { Reader } from '../../../model/project.js';
+import type { ToldFieldName } from '../../../model/words.js';
 import type { Finding } from '../../finding.js';
 import type { Fix } from '../../rule.js';
 
@@ -10,8 +11,6 @@ export function toldFix(finding: Finding, reader: Reader): Fix[] {
   const [, other = '', field = ''] = cell?.path ?? [];
   const truth = finding.params.true;
   if (!end || !truth || truth === 'not known yet') return [];
-  const change = end.told[other]
-    ? set('end', end, cell!.path, truth)
-    : set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: truth });
-  return [{ label: `${finding.params.a} told: ${finding.params.told} → ${truth}`, changes: [change] }];
+  const changes = [tell(end, other, field as ToldFieldName, truth)];
+  return [{ label: `${finding.params.a} told: ${finding.params.told} → ${truth}`, changes }];
 }

@@ -12,8 +12,10 @@ export const connections: Rule = {
   on: {
     *station(station, { reader }) {
       const partners = childrenOf(reader, 'end', station.id).reduce((sum, end) => {
-        const others = childrenOf(reader, 'end', end.exchange).length - 1;
-        return sum + others;
+        // A tool that is plugged in for a while is none of them; two that are both called have none between them.
+        if (reader.get('exchange', end.exchange)?.kind === 'service link') return sum;
+        const others = childrenOf(reader, 'end', end.exchange).filter((e) => e.id !== end.id);
+        return sum + others.filter((e) => !(e.calling === 'listens' && end.calling === 'listens')).length;
       }, 0);
       yield* overLimit(reader, station, 'connections', partners);
     },

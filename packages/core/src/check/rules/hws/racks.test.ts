@@ -95,14 +95,24 @@ test('CAP 1 to 3: over the limits of the profile, with their source', () => {
     'limits',
     { [key]: { value, source: 'data sheet, 7' } },
   ];
-  expect(words('CAP 1', limits('connections', 1))).toContain('2 connections, and its type takes 1');
+  expect(words('CAP 1', limits('connections', 1))).toContain('3 connections, and its type takes 1');
   expect(words('CAP 2', limits('bytes', 10))).toContain('at most 10 (data sheet, 7)');
   expect(words('CAP 3', limits('nodes', 2))).toContain('3 nodes');
-  expect(codesOf(plant(limits('connections', 2)))).toEqual([]);
+  expect(codesOf(plant(limits('connections', 3)))).toEqual([]);
 });
 
 test('DOC 1 and 5: who answers for a station, and who may change it', () => {
   const one = plant(['station', 'sa', 'supplier', 'Coldside']);
   expect(codesOf(one)).toEqual(['DOC 1', 'DOC 1', 'DOC 1']);
   expect(words('DOC 5', ['station', 'sb', 'guard', 'default password'])).toContain('still the default password');
+});
+
+test('HWS 8: firmware is compared part by part with what the protocol needs', () => {
+  const needs = (firmware: string): FieldEdit => [
+    ...(['profile', 'pb', 'speaks'] as const),
+    { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], firmware, source: 'release note 4' } },
+  ];
+  expect(words('HWS 8', needs('4.2'))).toContain('CPU 4.1; Modbus TCP from 4.2 on (release note 4)');
+  expect(words('HWS 8', needs('4.10'))).toContain('B has firmware 4.1, and Modbus TCP needs 4.10');
+  expect(codesOf(plant(needs('4.1')))).not.toContain('HWS 8');
 });

@@ -88,7 +88,7 @@ function faultOf(reader: Reader, exchange: Exchange, end: End): Fault | null {
     return { message: 'network', path: 'port', params: { ...attached, known: listed(protocol.media) } };
   }
   const speaks = profile?.speaks ?? {};
-  if (protocol.id === OTHER_ID || !profile || Object.keys(speaks).length === 0) return null;
+  if (protocol.id === OTHER_ID || protocol.spokenByAll || !profile || Object.keys(speaks).length === 0) return null;
   const speech = speaks[protocol.id];
   const named = { profile: profile.name, source: speech?.source ?? 'its profile' };
   if (!speech) {

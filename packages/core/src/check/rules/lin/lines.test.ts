@@ -98,3 +98,21 @@ test('LIN 8: a dial that was turned and not read in', () => {
   const found = edited(project, ['network', 'air', 'radio.endUnits', 2]);
   expect(wordsOf(theFinding(found, 'LIN 8'))).toContain('not read in since it was turned');
 });
+
+test('LIN 6: seven data bits cannot carry RTU frames; ten bits a character is a Hint [published: MODBUS over Serial Line V1.02, 2.5.1] [from memory]', () => {
+  const all = (serial: string): FieldEdit[] => ['pl1', 'pl2', 'pl3'].map((id) => ['port', id, 'serial', serial]);
+  expect(codesOf(plant(...all('9600 8N2')))).toEqual([]);
+  expect(codesOf(plant(...all('9600 8N1')))).toEqual(['LIN 6']);
+  expect(theFinding(plant(...all('9600 8N1')), 'LIN 6').severity).toBe('hint');
+  const seven = plant(...all('9600 7E1'));
+  expect(codesOf(seven)).toEqual(['LIN 6', 'LIN 6', 'LIN 6']);
+  // Nothing of the line frames in RTU once nobody makes requests there.
+  expect(codesOf(edited(seven, ['exchange', 'rtu', 'protocol', 'dnp3'])).filter((c) => c === 'LIN 6')).toEqual([]);
+});
+
+test('LIN 7: a protocol that is switched off in the role that an exchange needs', () => {
+  const off: FieldEdit = ['port', 'portb', 'off', { 'modbus-tcp': { roles: ['listens'] } }];
+  expect(words('LIN 7', off)).toContain('Modbus TCP is switched off at B, where it listens');
+  expect(mended('LIN 7', off)).toEqual([]);
+  expect(codesOf(plant(['port', 'portb', 'off', { 'modbus-tcp': { roles: ['calls'] } }]))).toEqual([]);
+});

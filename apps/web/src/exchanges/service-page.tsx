@@ -1,0 +1,126 @@
+import {
+  addEnd,
+  childrenOf,
+  dropWithDependents,
+  editTold,
+  inOrder,
+  protocolOf,
+  refused,
+  TOLD_WORDS,
+  toldFields,
+  type End,
+  type FieldEdit,
+  type ToldFieldName,
+} from '@dialoga/core';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { Grid } from '../grid/grid';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { TextButton } from '../theme/parts';
+import { useEdits } from '../stations/use-edits';
+import { ExchangeSettings } from './exchange-settings';
+import { Title } from './sheet-styles';
+
+const TOLD: readonly ToldFieldName[] = ['address', 'node', 'unit', 'telemetry', 'name', 'slot', 'type'];
+const SHOWN: Shown = { kind: 'end', list: 'told', fields: [null, null, null, ...TOLD] };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'tool', title: 'Tools on', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'station', title: 'Were told of', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'port', title: 'Reached at', track: 'minmax(110px, 1fr)' },
+  ...TOLD.map((field) => ({
+    id: field,
+    title: TOLD_WORDS[field][0]!.toUpperCase() + TOLD_WORDS[field].slice(1),
+    track: 'minmax(88px, 1fr)',
+  })),
+];
+
+/** A service link moves no data: each tool with what it was told of every station that it works on, and what is so. */
+export function ServicePage() {
+  const { exchange: id = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const [settings, setSettings] = useState(false);
+  const link = useGridLink(SHOWN);
+  const exchange = project.get('exchange', id)!;
+  const ends = childrenOf(project, 'end', id);
+  const tools = ends.filter((e) => e.calling !== 'listens');
+  const name = (end: End) => project.get('station', end.station)?.name ?? '';
+  const rows = tools.flatMap((tool) => {
+    const told = toldFields(project, exchange, tool);
+    return ends
+      .filter((e) => e.calling === 'listens')
+      .map((other, i): GridRow => {
+        const port = other.port ? project.get('port', other.port) : undefined;
+        const network = port?.network ? project.get('network', port.network)?.name : undefined;
+        const cells = TOLD.map((field): GridCell | null => {
+          const value = told.find((t) => t.other.id === other.id && t.field === field);
+          if (!value) return null;
+          const text = value.isDefault ? '' : value.told;
+          const cell = { text, editable: true, mono: field !== 'type' };
+          if (text === '') return { ...cell, show: value.optional ? 'left out' : 'not told', muted: true, mono: false };
+          if (value.truth === null) return { ...cell, show: `${text}, is not known` };
+          return value.same ? cell : { ...cell, show: `${text}, is ${value.truth}`, differs: true };
+        });
+        return {
+          id: `${tool.id} ${other.id}`,
+          height: 26,
+          cells: [
+            { text: i === 0 ? name(tool) : '' },
+            { text: name(other) },
+            { text: network ?? 'no network', muted: true },
+            ...cells,
+          ],
+        };
+      });
+  });
+
+  function edited({ row, column, text }: CellEdit): FieldEdit[] {
+    if (row === 'new') return text.trim() === '' ? [] : [another(text.trim())];
+    const [tool = '', other = ''] = row.split(' ');
+    const end = project.get('end', tool);
+    const field = TOLD[column - 3];
+    return end && field ? [editTold(end, other, field, text)] : [];
+  }
+  function another(text: string): FieldEdit {
+    const station = inOrder(project, 'station').find((s) => s.name.toLowerCase() === text.toLowerCase());
+    if (!station) return refused({ found: `“${text}” is no station`, expected: 'write the name of a station' });
+    return { changes: addEnd(project, id, station.id, newId).changes, problem: null };
+  }
+  const fresh = newRow(COLUMNS.length, 1, 'new: a station');
+  return (
+    <>
+      <Title>
+        <h1 dir="auto">{exchange.name || 'Service link without a name'}</h1>
+        <p>
+          {exchange.kind} · {protocolOf(exchange).name} · {exchange.comment || 'what the tools were told'}
+        </p>
+        <div>
+          <TextButton aria-expanded={settings} onPress={() => setSettings(!settings)}>
+            Settings
+          </TextButton>
+        </div>
+      </Title>
+      {settings && <ExchangeSettings exchange={exchange} />}
+      <Grid
+        label={`${exchange.name}, what was told`}
+        main
+        columns={COLUMNS}
+        rows={[...rows, fresh]}
+        goTo={link.goTo}
+        onCursor={link.onCursor}
+        onEdit={(edits) => commit(`Edit ${exchange.name}`, edits.flatMap(edited))}
+        onKey={(event, at) => {
+          const other = at.row.split(' ')[1];
+          if (event.key !== 'Delete' || !event.ctrlKey || !other || ends.length < 3) return false;
+          const changes = dropWithDependents(project, 'end', other);
+          commit(`${exchange.name}: one station less`, [{ changes, problem: null }]);
+          return true;
+        }}
+      />
+    </>
+  );
+}

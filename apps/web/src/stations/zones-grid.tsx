@@ -1,0 +1,71 @@
+import { addZone, editZone, entriesInOrder, MODULE_KINDS, set, type Rack, type ZoneColumn } from '@dialoga/core';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly ZoneColumn[] = ['name', 'slot', 'size', 'kinds', 'first', 'gaps'];
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'name', title: 'Zone', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'slot', title: 'From slot', track: '72px', right: true },
+  { id: 'size', title: 'Slots', track: '56px', right: true },
+  { id: 'kinds', title: 'Takes', track: 'minmax(260px, 3fr)' },
+  { id: 'first', title: 'Counts from', track: '96px', right: true },
+  { id: 'gaps', title: 'Gaps allowed', track: '104px' },
+];
+
+/** Neighbouring slots of a rack that take only some kinds of module, with a count and a gap rule of their own. */
+export function ZonesGrid({ rack }: { rack: Rack }) {
+  const commit = useEdits();
+  const rows = entriesInOrder(rack.zones).map(([key, zone]): GridRow => ({
+    id: key,
+    height: 22,
+    cells: [
+      { text: zone.name, editable: true },
+      { text: String(zone.slot), editable: true, right: true, mono: true },
+      { text: String(zone.size), editable: true, right: true, mono: true },
+      {
+        text: zone.kinds.join(', '),
+        editable: true,
+        ...(zone.kinds.length === 0 ? { show: 'every kind', muted: true } : {}),
+        options: MODULE_KINDS,
+      },
+      {
+        text: zone.first === undefined ? '' : String(zone.first),
+        editable: true,
+        right: true,
+        mono: true,
+        ...(zone.first === undefined ? { show: 'as the rack', muted: true } : {}),
+      },
+      {
+        text: zone.gaps === undefined ? '' : zone.gaps ? 'yes' : 'no',
+        editable: true,
+        options: ['yes', 'no'],
+        ...(zone.gaps === undefined ? { show: 'as the rack', muted: true } : {}),
+      },
+    ],
+  }));
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() !== '') commit('New zone', [addZone(rack, newId(), first.text)]);
+      return;
+    }
+    commit(
+      'Edit zones',
+      edits.map(({ row, column, text }) => editZone(rack, row, FIELDS[column]!, text)),
+    );
+  }
+  return (
+    <SmallGrid
+      label={`Zones of ${rack.name || 'the rack'}`}
+      columns={COLUMNS}
+      rows={[...rows, newRow(COLUMNS.length, 0, 'new zone')]}
+      onEdit={onEdit}
+      onDrop={(key) =>
+        commit('Delete zone', [{ changes: [set('rack', rack, ['zones', key], undefined)], problem: null }])
+      }
+    />
+  );
+}

@@ -1,0 +1,53 @@
+import { compareVersions } from '../../../hardware/revisions.js';
+import { childrenOf, entriesInOrder } from '../../../model/order.js';
+import { protocolOf } from '../../../protocol/catalogue.js';
+import type { Rule } from '../../rule.js';
+
+export const firmware: Rule = {
+  meta: {
+    code: 'HWS 8',
+    title: 'The firmware of each end is new enough for the exchange',
+    source: 'common practice: a protocol comes with a certain firmware; the profile says with which, and from where',
+    messages: {
+      older: {
+        severity: 'blocker',
+        headline: '{exchange}: {a} has firmware {found}, and {protocol} needs {least}',
+        says: ['{part} [[{found}]]; {protocol} from {least} on ({source})'],
+        consequence: 'This end does not have the protocol yet.',
+        remedy: 'Bring {a} to {least} or later, or choose another protocol; correct the profile if it is wrong there.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      const protocol = protocolOf(exchange);
+      for (const end of childrenOf(reader, 'end', exchange.id)) {
+        const station = reader.get('station', end.station);
+        const profile = station?.profile ? reader.get('profile', station.profile) : undefined;
+        const speech = profile?.speaks?.[protocol.id];
+        const least = speech?.firmware?.trim() ?? '';
+        // The first part is the one that the others hang on: the CPU.
+        const [first] = entriesInOrder(station?.firmware ?? {});
+        if (!station || !speech || least === '' || !first) continue;
+        const [key, { part, version }] = first;
+        const order = compareVersions(version, least);
+        if (order === null || order >= 0) continue;
+        yield {
+          message: 'older',
+          label: 'firmware',
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: [{ station: station.id, end: end.id }],
+          cells: [
+            { kind: 'station', id: station.id, path: ['firmware', key, 'version'] },
+            { kind: 'exchange', id: exchange.id, path: ['protocol'] },
+          ],
+          params: {
+            ...{ exchange: exchange.name, a: station.name, part: part || 'firmware', found: version, least },
+            ...{ protocol: protocol.name, source: speech.source || 'its profile' },
+          },
+          subjects: [end.id],
+        };
+      }
+    },
+  },
+};

@@ -1,0 +1,22 @@
+import type { ExchangeKind } from '../model/words.js';
+import { PROTOCOL_CHOICES } from '../protocol/catalogue.js';
+
+/** The protocols of each kind of exchange, the usual one first; a service link has one of its own. */
+const IDS: Record<ExchangeKind, readonly string[]> = {
+  'peer connection': [
+    'modbus-tcp',
+    'modbus-rtu',
+    'cip',
+    'iso-transport',
+    'cyclic-ethernet-io',
+    'token-bus-io',
+    'dnp3',
+    'opc-ua',
+    'other',
+  ],
+  'service link': ['service-access'],
+};
+
+/** What can be chosen as protocol for an exchange of this kind. */
+export const protocolsFor = (kind: ExchangeKind): { id: string; name: string }[] =>
+  IDS[kind].flatMap((id) => PROTOCOL_CHOICES.filter((choice) => choice.id === id));

@@ -1,0 +1,25 @@
+import type { Protocol } from './protocol.js';
+
+/**
+ * A transport connection over TCP: blocks of bytes between two selectors.
+ * [published: RFC 1006: ISO transport services on top of TCP, port 102] [from memory]
+ */
+export const isoTransport: Protocol = {
+  id: 'iso-transport',
+  name: 'Transport connection',
+  source: 'RFC 1006, ISO/IEC 8073',
+  media: ['ethernet'],
+  transfers: ['cyclic blocks', 'requests'],
+  carries: () => 'bytes',
+  places: () => 'free',
+  tcpPort: 102,
+  told: {
+    calls: [
+      { field: 'address', fallback: null },
+      { field: 'tcpPort', fallback: '102' },
+      { field: 'slot', fallback: null, optional: true },
+    ],
+    listens: [{ field: 'address', fallback: null, optional: true }],
+  },
+  limit: null,
+};

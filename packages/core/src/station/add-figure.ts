@@ -1,0 +1,64 @@
+import { set } from '../change/make.js';
+import type { Profile } from '../model/profile.js';
+import { FORWARDS, MODULE_KINDS, PRESET_FIELDS, TABLES, type Calling, type NetworkKind } from '../model/words.js';
+import { PROTOCOLS } from '../protocol/catalogue.js';
+import { CALLING, NETWORK_KINDS } from '../model/words.js';
+import { changed, refused, type FieldEdit } from './field-edit.js';
+import { protocolNamed } from './protocol-named.js';
+
+/** What can be written into the line for something more that a type states. */
+export const FIGURE_FORMS = [
+  'connections 16',
+  'factory unit 247',
+  'digital input: discrete inputs from 1, 16 a dial',
+  'speaks Modbus TCP: calls, listens; ethernet',
+  'forwards requests by unit',
+  'unit is the last part of the address',
+] as const;
+
+/** One more thing that a profile says, of which the source is yet to be said. Each is written as in FIGURE_FORMS. */
+export function addFigure(profile: Profile, typed: string, newId: string): FieldEdit {
+  const text = typed.trim();
+  const put = (path: string[], value: unknown) => changed(set('profile', profile, path, value));
+  /** into a list that may not be there yet */
+  const into = (list: 'presets' | 'radioBlocks' | 'speaks' | 'forwards', key: string, value: unknown) =>
+    profile[list] ? put([list, key], value) : put([list], { [key]: value });
+  const factory = /^factory (.+?) (\S+)$/i.exec(text);
+  const field = PRESET_FIELDS.find((f) => f === factory?.[1]?.toLowerCase());
+  if (factory && field) return into('presets', newId, { field, value: factory[2], source: '' });
+  const block = readRadioBlock(text);
+  if (block) return into('radioBlocks', newId, { ...block, source: '' });
+  const speaks = /^speaks (.+?):(.*)$/i.exec(text);
+  const protocol = speaks && protocolNamed(speaks[1]!);
+  const speech = speaks && readSpeech(speaks[2]!);
+  if (protocol && speech) return into('speaks', protocol, { ...speech, source: '' });
+  const what = FORWARDS.find((f) => `forwards ${f}` === text.toLowerCase());
+  if (what) return into('forwards', newId, { what, source: '' });
+  if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });
+  const limit = /^([a-z]+)\s+(\d{1,9})$/i.exec(text);
+  if (limit) return put(['limits', limit[1]!.toLowerCase()], { value: Number(limit[2]), source: '' });
+  const found = speaks && !protocol ? `“${speaks[1]}” is no protocol` : `“${text}” is not understood`;
+  const names = speaks && !protocol ? `; protocols are ${PROTOCOLS.map((p) => p.name).join(', ')}` : '';
+  return refused({ found, expected: `write one of: ${FIGURE_FORMS.join(' · ')}${names}` });
+}
+
+/** `digital input: discrete inputs from 1, 16 a dial`. Null where it is not that. */
+export function readRadioBlock(text: string) {
+  const match = /^(.+?):\s*(.+?) from (\d{1,6}),\s*(\d{1,5}) a dial$/i.exec(text.trim());
+  const kind = MODULE_KINDS.find((k) => k.toLowerCase() === match?.[1]?.toLowerCase());
+  const table = TABLES.find((t) => t === match?.[2]?.toLowerCase());
+  const [first, stride] = [Number(match?.[3]), Number(match?.[4])];
+  return kind && table && first >= 1 && stride >= 1 ? { kind, table, first, stride } : null;
+}
+
+/** `calls, listens; ethernet, radio`, and `; from 4.2` for the oldest firmware that does. Null where it is not that. */
+export function readSpeech(text: string): { roles: Calling[]; media: NetworkKind[]; firmware?: string } | null {
+  const [roleText = '', mediaText = '', least = ''] = text.split(';').map((part) => part.trim().toLowerCase());
+  const split = (list: string) => list.split(',').map((w) => w.trim());
+  const roles = CALLING.filter((role) => split(roleText).includes(role));
+  const media = NETWORK_KINDS.filter((kind) => split(mediaText).includes(kind));
+  const known = roles.length === split(roleText).length && media.length === split(mediaText).length;
+  const firmware = /^from (\d+(?:\.\d+)*)$/.exec(least)?.[1];
+  if (!known || (least !== '' && !firmware)) return null;
+  return { roles, media, ...(firmware ? { firmware } : {}) };
+}
