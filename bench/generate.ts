@@ -12,6 +12,7 @@ import {
   type Profile,
   type Station,
 } from '@dialoga/core';
+import { generateHardware } from './generate-hardware.js';
 
 /** A sequence of numbers that is the same at every run. */
 function numbers(seed: number): (below: number) => number {
@@ -183,12 +184,16 @@ export function generate({ stations, lanes, itemsPerLane }: Size): Partial<Recor
       });
     }
   }
+  const hardware = generateHardware(stations);
   return {
     project: [{ id: PROJECT_ID, name: 'Generated' }],
     profile: [profile('high', false), profile('low', true)],
     station: all,
-    network: networks,
-    port: ports,
+    network: [...networks, ...hardware.network],
+    port: [...ports, ...hardware.port],
+    rack: hardware.rack,
+    module: hardware.module,
+    landing: hardware.landing,
     area: areas,
     exchange: exchanges,
     end: ends,

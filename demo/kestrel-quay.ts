@@ -1,4 +1,5 @@
 import {
+  SHIPPED_PROFILES,
   Project,
   PROJECT_ID,
   type Area,
@@ -7,11 +8,10 @@ import {
   type Exchange,
   type Lane,
   type Port,
-  type Profile,
   type Station,
 } from '@dialoga/core';
 import { SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
-import { landings, MODULES, MORE_PROFILES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
+import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
 /**
  * Kestrel Quay cold store: a refrigerated warehouse on a harbour quay, where several suppliers' controls must talk.
@@ -20,7 +20,7 @@ import { landings, MODULES, MORE_PROFILES, MORE_STATIONS, morePorts, networks, R
 export function kestrelQuay(agreed: boolean): Project {
   return Project.of({
     project: [{ id: PROJECT_ID, name: agreed ? 'Kestrel Quay, as agreed' : 'Kestrel Quay cold store' }],
-    profile: [...PROFILES, ...MORE_PROFILES],
+    profile: [...SHIPPED_PROFILES],
     station: [...STATIONS, ...MORE_STATIONS],
     rack: RACKS,
     module: MODULES,
@@ -34,110 +34,6 @@ export function kestrelQuay(agreed: boolean): Project {
     claim: [...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
   });
 }
-
-const ASSUMED = 'assumed for the example';
-
-const PROFILES: Profile[] = [
-  {
-    id: 'profile-plant',
-    order: 10,
-    name: 'Controller with byte images and word memory',
-    layout: {
-      byteOrder: 'high first',
-      registerOrder: 'high first',
-      boolPacking: 'bit',
-      boolNumbering: 'from the bottom',
-      stringHeader: 'capacity and length',
-      alignment: '2',
-    },
-    views: {
-      mw: { order: 10, name: 'words', areaKind: 'memory', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 },
-      ib: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
-      qb: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
-    },
-    limits: { connections: { value: 16, source: ASSUMED } },
-    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
-    nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
-    words: {
-      writes: { word: 'send' },
-      reads: { word: 'receive' },
-      calls: { word: 'active' },
-      listens: { word: 'passive' },
-    },
-  },
-  {
-    id: 'profile-skid',
-    order: 20,
-    name: 'Controller with registers, low register first',
-    layout: {
-      byteOrder: 'high first',
-      registerOrder: 'low first',
-      boolPacking: 'bit',
-      boolNumbering: 'from the bottom',
-      stringHeader: 'capacity and length',
-      alignment: '2',
-    },
-    views: {
-      w: {
-        order: 10,
-        name: 'registers',
-        areaKind: 'memory',
-        notation: 'prefix and number',
-        prefix: 'w',
-        unit: 16,
-        first: 0,
-      },
-      ref: {
-        order: 20,
-        name: 'references',
-        areaKind: 'memory',
-        notation: 'reference 6',
-        table: 'holding registers',
-        unit: 16,
-        first: 1,
-      },
-    },
-    limits: { connections: { value: 8, source: ASSUMED } },
-    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
-    nameRule: { longest: 24, caseMatters: false, source: ASSUMED },
-    words: {
-      writes: { word: 'provides' },
-      reads: { word: 'takes' },
-      calls: { word: 'client' },
-      listens: { word: 'server' },
-    },
-  },
-  {
-    id: 'profile-panel',
-    order: 30,
-    name: 'Operator panel',
-    layout: {
-      byteOrder: 'high first',
-      registerOrder: 'high first',
-      boolPacking: 'bit',
-      boolNumbering: 'from the bottom',
-    },
-    views: {},
-    limits: { tags: { value: 500, source: ASSUMED } },
-    nameRule: { longest: 40, caseMatters: false, source: ASSUMED },
-    words: {},
-  },
-  {
-    id: 'profile-scada',
-    order: 40,
-    name: 'SCADA station with a tag server',
-    layout: {
-      byteOrder: 'low first',
-      registerOrder: 'low first',
-      boolPacking: 'byte',
-      boolNumbering: 'from the bottom',
-    },
-    views: {},
-    limits: { tags: { value: 5000, source: ASSUMED } },
-    nameRule: { longest: 64, caseMatters: true, source: ASSUMED },
-    words: {},
-  },
-];
 
 const STATIONS: Station[] = [
   {

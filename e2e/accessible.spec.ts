@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, expectTally, test } from './app';
+import { expect, expectDemo, expectTally, test } from './app';
 
 for (const theme of ['light', 'dark'] as const) {
   test(`no violations on any view, ${theme} theme`, async ({ page, app }) => {
@@ -41,6 +41,28 @@ for (const theme of ['light', 'dark'] as const) {
       if (view.startsWith('/p/')) await expectTally(page, view.includes(demo) ? 3 : 0, 0);
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations.map((v) => [view, v.id, v.nodes.map((n) => n.html.slice(0, 160))])).toEqual([]);
+    }
+  });
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no violations on what only the demo has, ${theme} theme`, async ({ page, app }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: theme });
+    const demo = await app.demo();
+    for (const path of [
+      'stations/servicelaptop',
+      'stations/evaphead',
+      'stations/evaphead/card',
+      'owner-map',
+      'wiring',
+      'exchanges/service',
+    ]) {
+      await page.goto(`${app.url}/p/${demo}/${path}`);
+      await expect(page.locator('main')).toBeVisible();
+      await expectDemo(page);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => [path, v.id, v.nodes.map((n) => n.html.slice(0, 160))])).toEqual([]);
     }
   });
 }

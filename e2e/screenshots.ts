@@ -25,6 +25,8 @@ test('pictures', async ({ page, app }) => {
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
   await shot('slots', `/p/${project}/stations/evaphead`);
+  await shot('owner-map', `/p/${project}/owner-map`);
+  await shot('service-link', `/p/${project}/exchanges/service`);
   await shot('profiles', `/p/${project}/profiles`);
   await page.goto(`${app.url}/p/${project}/hardware-list`);
   await page.getByLabel('Rows of the list').fill(readFileSync(join(folder, '../../demo/hardware-list.csv'), 'utf8'));

@@ -66,6 +66,7 @@ export * from './model/order.js';
 export * from './model/problem.js';
 export * from './model/project.js';
 export * from './model/references.js';
+export * from './profiles/shipped.js';
 export * from './protocol/catalogue.js';
 export * from './protocol/other.js';
 export type * from './model/acceptance.js';

@@ -2,6 +2,7 @@ import {
   editStation,
   firmwareText,
   inOrder,
+  profilesToChoose,
   replaceProfile,
   set,
   PARTIES,
@@ -58,9 +59,10 @@ export function FactsSection({ station }: { station: Station }) {
   const [asked, setAsked] = useState<{ plan: Replacement; title: string } | null>(null);
   const put = (column: StationColumn, text: string) => {
     const made = editStation(project, station, column, text);
-    const next = column === 'profile' && made.problem === null ? made.changes[0]?.after : undefined;
+    const next =
+      column === 'profile' && made.problem === null ? made.changes.find((c) => c.kind === 'station')?.after : undefined;
     if (next !== undefined && next !== station.profile) {
-      const plan = replaceProfile(project, station, project.get('profile', String(next)) ?? null);
+      const plan = replaceProfile(project, station, profilesToChoose(project).find((p) => p.id === next) ?? null);
       if (plan.lost.length + plan.converted.length + plan.rules.length > 0) {
         setAsked({ plan, title: `Another type for ${station.name}` });
         return;
@@ -100,6 +102,7 @@ export function FactsSection({ station }: { station: Station }) {
       <List>
         {field('Roles', 'roles', station.roles.join(', '), ROLES[0])}
         {field('Type', 'typeText', station.typeText ?? '', 'not said')}
+        {field('Acts as', 'actsAs', station.actsAs ?? '', 'nothing else')}
         {field('Order code', 'orderCode', station.orderCode ?? '', 'not said', true)}
         {field('Revision', 'revision', station.revision ?? '', 'not said', true)}
         {field('Firmware', 'firmware', firmwareText(station), 'not said', true)}

@@ -45,6 +45,7 @@ export function OwnPortSection({ station }: { station: Station }) {
         {advice.map(({ network, port, address, toSet, why, others }) => (
           <li key={network.id}>
             <strong>{network.name}</strong>: {port ? port.name || 'the port' : 'no adapter'}
+            {port?.recognised && ` (${port.recognised})`}
             {address !== '' && (
               <>
                 {' '}
@@ -68,7 +69,8 @@ export function OwnPortSection({ station }: { station: Station }) {
             )}
             {others.map((other) => (
               <p key={other.port.id}>
-                Not {other.port.name || 'the other port'}: {other.why}.
+                Not {other.port.name || 'the other port'}
+                {other.port.recognised && ` (${other.port.recognised})`}: {other.why}.
               </p>
             ))}
           </li>

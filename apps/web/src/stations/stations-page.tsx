@@ -50,7 +50,7 @@ export function StationsPage() {
   const findings = useCounting();
   const commit = useEdits();
 
-  const profiles = useMemo(() => inOrder(project, 'profile').map((p) => p.name), [project]);
+  const profiles = useMemo(() => profilesToChoose(project).map((p) => p.name), [project]);
   const rows = useMemo((): GridRow[] => {
     const byStation = grouped(findings, (f) => f.parties.flatMap((p) => p.station ?? []));
     const rowFor = (station: Station): GridRow => {

@@ -1,8 +1,9 @@
-import { set } from '../change/make.js';
+import { put, set } from '../change/make.js';
 import { entriesInOrder, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import { GUARDS, PARTIES, ROLES, type Role } from '../model/words.js';
+import { profilesToChoose } from '../profiles/shipped.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 export type StationColumn =
@@ -12,6 +13,7 @@ export type StationColumn =
   | 'orderCode'
   | 'revision'
   | 'profile'
+  | 'actsAs'
   | 'party'
   | 'supplier'
   | 'scan'
@@ -42,10 +44,12 @@ export function editStation(project: Project, station: Station, column: StationC
     }
     case 'profile': {
       if (clean === '') return changed(set('station', station, ['profile'], null));
-      const profiles = inOrder(project, 'profile');
+      const profiles = profilesToChoose(project);
       const found = profiles.find((p) => p.name.toLowerCase() === clean.toLowerCase());
-      if (found) return changed(set('station', station, ['profile'], found.id));
-      const names = profiles.map((p) => p.name).join(', ') || 'there are none yet';
+      // One that comes with Dialoga is taken into the project with the first station of it.
+      const taken = found && !project.get('profile', found.id) ? [put('profile', found)] : [];
+      if (found) return changed(...taken, set('station', station, ['profile'], found.id));
+      const names = profiles.map((p) => p.name).join(', ');
       return refused({ found: `“${text}” is no profile`, expected: `profiles: ${names}` });
     }
     case 'scan': {

@@ -1,7 +1,7 @@
 import { formatAddress } from '../address/format-address.js';
 import { memoryOf } from '../address/memory.js';
 import type { Change } from '../change/change.js';
-import { set } from '../change/make.js';
+import { put, set } from '../change/make.js';
 import { isTyped } from '../model/as-typed.js';
 import type { Claim, Place } from '../model/claim.js';
 import { ASSUMED_LAYOUT } from '../model/layout-defaults.js';
@@ -43,8 +43,14 @@ export function replaceProfile(project: Project, station: Station, next: Profile
   const old = station.profile ? project.get('profile', station.profile) : undefined;
   const converted: Converted[] = [];
   const lost: { claim: Claim; before: string }[] = [];
-  const changes: Change[] = [set('station', station, ['profile'], next?.id ?? null)];
+  // One that comes with Dialoga is taken into the project.
+  const taken = next !== null && !project.get('profile', next.id) ? next : null;
+  const changes: Change[] = [
+    ...(taken ? [put('profile', taken)] : []),
+    set('station', station, ['profile'], next?.id ?? null),
+  ];
   const after = project.with([
+    ...(taken ? [{ kind: 'profile' as const, id: taken.id, before: undefined, after: taken }] : []),
     { kind: 'station', id: station.id, before: station, after: { ...station, profile: next?.id ?? null } },
   ]);
   for (const area of childrenOf(project, 'area', station.id)) {

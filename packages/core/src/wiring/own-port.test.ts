@@ -35,3 +35,10 @@ test('for a network that no adapter is attached to, the loose one, with a first 
   expect(far.others[0]?.why).toBe('it is attached to another network');
   expect(on(edited(laptop(), ['port', 'second', 'enabled', false]), 'far').port).toBeNull();
 });
+
+test('an adapter of a virtual machine: the host’s adapter that it is bridged to is the one to plug in', () => {
+  const bridged = edited(laptop(), ['port', 'first', 'bridgedTo', 'portb']);
+  expect(on(bridged, 'net').why).toContain('it is bridged to Ethernet of B, which is plugged in there');
+  const elsewhere = edited(bridged, ['port', 'portb', 'network', 'far']);
+  expect(on(elsewhere, 'net').why).toContain('it is bridged to Ethernet of B: plug that one into Net');
+});

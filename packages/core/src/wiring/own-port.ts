@@ -56,7 +56,22 @@ function advice(project: Project, network: Network, adapters: readonly Port[], p
         ? `it is attached to ${network.name}, in ${where}`
         : `it is attached to ${network.name}; its address must be in ${where} with mask ${subnet ? formatMask(subnet.prefix) : 'not known'}`
       : `it is attached to nothing; plug it into ${network.name}, in ${where}`;
-  return { network, port, address: set ? `${inside!.address}${mask}` : fresh, toSet: !set, why, others };
+  const through = port && bridgeOf(project, port);
+  const whole = through ? `${why}; ${bridgeWords(through, network)}` : why;
+  return { network, port, address: set ? `${inside!.address}${mask}` : fresh, toSet: !set, why: whole, others };
+}
+
+/** The host's adapter through which the traffic of a virtual machine's one leaves. */
+function bridgeOf(project: Project, port: Port): { port: Port; station: string } | null {
+  const host = port.bridgedTo ? project.get('port', port.bridgedTo) : undefined;
+  return host ? { port: host, station: project.get('station', host.station)?.name ?? '' } : null;
+}
+
+function bridgeWords({ port, station }: { port: Port; station: string }, network: Network): string {
+  const name = `${port.name || 'the port'} of ${station}`;
+  return port.network === network.id
+    ? `it is bridged to ${name}, which is plugged in there`
+    : `it is bridged to ${name}: plug that one into ${network.name}`;
 }
 
 function whyNot(network: Network, port: Port, subnet: ReturnType<typeof subnetFor>): string {

@@ -1,0 +1,101 @@
+import type { Profile } from '../model/profile.js';
+import { ASSUMED } from './assumed.js';
+
+const NAMES = { caseMatters: false, source: ASSUMED };
+
+/** Controllers, small and large, in both byte orders. */
+export const CONTROLLERS: Profile[] = [
+  {
+    id: 'profile-plant',
+    order: 10,
+    name: 'Controller with byte images and word memory',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'high first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+      stringHeader: 'capacity and length',
+      alignment: '2',
+    },
+    views: {
+      mw: { order: 10, name: 'words', areaKind: 'memory', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 },
+      ib: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
+      qb: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
+    },
+    limits: { connections: { value: 16, source: ASSUMED } },
+    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
+    words: {
+      writes: { word: 'send' },
+      reads: { word: 'receive' },
+      calls: { word: 'active' },
+      listens: { word: 'passive' },
+    },
+  },
+  {
+    id: 'profile-skid',
+    order: 20,
+    name: 'Controller with registers, low register first',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'low first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+      stringHeader: 'capacity and length',
+      alignment: '2',
+    },
+    views: {
+      w: {
+        order: 10,
+        name: 'registers',
+        areaKind: 'memory',
+        notation: 'prefix and number',
+        prefix: 'w',
+        unit: 16,
+        first: 0,
+      },
+      ref: {
+        order: 20,
+        name: 'references',
+        areaKind: 'memory',
+        notation: 'reference 6',
+        table: 'holding registers',
+        unit: 16,
+        first: 1,
+      },
+    },
+    limits: { connections: { value: 8, source: ASSUMED } },
+    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    nameRule: { longest: 24, caseMatters: false, source: ASSUMED },
+    words: {
+      writes: { word: 'provides' },
+      reads: { word: 'takes' },
+      calls: { word: 'client' },
+      listens: { word: 'server' },
+    },
+  },
+  {
+    ...{ id: 'profile-small', order: 50, name: 'Small controller, low byte first', views: {}, words: {} },
+    layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'bit' },
+    limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
+    nameRule: { longest: 12, ...NAMES },
+  },
+  {
+    ...{ id: 'profile-small-high', order: 54, name: 'Small controller, high byte first', views: {}, words: {} },
+    layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
+    limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
+    nameRule: { longest: 12, ...NAMES },
+  },
+  {
+    ...{ id: 'profile-large', order: 60, name: 'Large controller, tags by name', views: {}, words: {} },
+    layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'word' },
+    limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },
+    nameRule: { longest: 40, form: 'identifier', ...NAMES },
+  },
+  {
+    ...{ id: 'profile-large-high', order: 64, name: 'Large controller, high byte first', views: {}, words: {} },
+    layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
+    limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },
+    nameRule: { longest: 40, form: 'identifier', ...NAMES },
+  },
+];
