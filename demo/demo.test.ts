@@ -10,6 +10,7 @@ import {
   set,
   textOf,
   writeProject,
+  type Exchange,
   type Port,
 } from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
@@ -51,6 +52,17 @@ test('the seeded faults are found, once each, with both values', () => {
       'Setp: reads it, low register first, no swap',
     ],
     ['SIZ 1', 'blocker', 'pressures', 'Pressures: reads 6 words, %MW324–%MW329', 'Press: writes 5 words, w1264–w1268'],
+    ['SIZ 2', 'blocker', 'store-temperatures', 'StoreTemp is INT ×12', 'StoreT is INT ×10'],
+    ['DIR 3', 'blocker', 'door-counts', 'DoorCount: closed to others', 'DoorCounts: reads'],
+    ['DIR 1', 'blocker', 'door-releases', 'Door releases: writes %MW508–%MW509', 'Releases: writes %MB116–%MB119'],
+    [
+      'SIZ 1',
+      'blocker',
+      'door-times',
+      'Door times: reads 12 bytes, %MW512–%MW517',
+      'Times: writes 14 bytes, %MB124–%MB137',
+    ],
+    ['DIR 9', 'doubt', 'evaporators', 'PlantCtl, EvapHead: not decided'],
     ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
   ]);
 });
@@ -58,16 +70,21 @@ test('the seeded faults are found, once each, with both values', () => {
 test('as agreed, nothing is found and every lane agrees', () => {
   expect(findings(true)).toEqual([]);
   const engine = new CheckEngine(kestrelQuay(true));
-  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(7).fill('agreed'));
+  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(22).fill('agreed'));
 });
 
 test('the two differ in the mended paths only', () => {
   const paths = diff(kestrelQuay(false), kestrelQuay(true)).map((c) => `${c.kind} ${c.id} ${c.path.join('.')}`);
   expect(paths.sort()).toEqual([
+    'claim door-counts-plantctl open',
+    'claim door-releases-dockctl direction',
+    'claim door-times-plantctl length.count',
     'claim pressures-skid length.count',
     'claim setpoints-plant swap',
+    'claim store-temperatures-skidctl type.count',
     'end duty-plant told.duty-skid.address',
     'end service-servicelaptop told.service-brinertu.telemetry',
+    'exchange evaporators onLoss',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',
     'network roof-radio radio.endUnits',
@@ -85,13 +102,21 @@ test('taking every proposed fix, and giving the laptop’s second adapter anothe
   for (const { key } of inOrderOfWork(new CheckEngine(project).findings.values(), project)) {
     const finding = new CheckEngine(project).findings.get(key)!;
     const [fix] = ruleOf(finding.code).fixes?.(finding, project) ?? [];
-    const changes = fix?.changes ?? otherSubnet(project.get('port', finding.cells[0]!.id)!);
+    const decided = finding.code === 'DIR 9' ? decision(project.get('exchange', 'evaporators')!) : null;
+    const changes = fix?.changes ?? decided ?? otherSubnet(project.get('port', finding.cells[0]!.id)!);
     const applied = apply(project, { id: 'f', label: '', changes });
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     project = project.with(applied.entities);
   }
   expect(diff(project, kestrelQuay(true)).map((c) => c.id)).toEqual(['project']);
 });
+
+/** What DIR 9 asks for: what the fans do is for people to say, too. */
+const decision = (exchange: Exchange) => [
+  set('exchange', exchange, ['onLoss'], {
+    ...{ sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' },
+  }),
+];
 
 /** What ADR 7 asks for and leaves to people: which subnet is right is theirs to say. */
 const otherSubnet = (port: Port) => [

@@ -1,4 +1,6 @@
 import {
+  apply,
+  lanesFromLandings,
   SHIPPED_PROFILES,
   Project,
   PROJECT_ID,
@@ -10,6 +12,7 @@ import {
   type Port,
   type Station,
 } from '@dialoga/core';
+import { MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';
 import { SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
 import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
@@ -18,6 +21,17 @@ import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './
  * Invented. `agreed` false holds the seeded faults; true is the same project with the faults mended.
  */
 export function kestrelQuay(agreed: boolean): Project {
+  // The lanes of the evaporators follow from the landings that were agreed.
+  const settled = typed(true);
+  let count = 0;
+  const changes = lanesFromLandings(settled, settled.get('exchange', 'evaporators')!, () => `evap-io-${++count}`);
+  const made = apply(typed(agreed), { id: 'evaporators', label: 'Lanes from the landings', changes });
+  if (!made.ok) throw new Error(made.refusal.sentence);
+  return typed(agreed).with(made.entities);
+}
+
+/** All of it that somebody typed. */
+function typed(agreed: boolean): Project {
   return Project.of({
     project: [{ id: PROJECT_ID, name: agreed ? 'Kestrel Quay, as agreed' : 'Kestrel Quay cold store' }],
     profile: [...SHIPPED_PROFILES],
@@ -26,12 +40,12 @@ export function kestrelQuay(agreed: boolean): Project {
     module: MODULES,
     network: networks(agreed),
     port: [...ports(agreed), ...morePorts(agreed)],
-    area: AREAS,
+    area: [...AREAS, ...MORE_AREAS],
     landing: landings(agreed),
-    exchange: [...EXCHANGES, ...SERVICE_EXCHANGES],
-    end: [...ends(agreed), ...serviceEnds(agreed)],
-    lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane)],
-    claim: [...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
+    exchange: [...EXCHANGES, ...moreExchanges(agreed), ...SERVICE_EXCHANGES],
+    end: [...ends(agreed), ...moreEnds, ...serviceEnds(agreed)],
+    lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane), ...MORE_LANES],
+    claim: [...[...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]), ...moreClaims(agreed)],
   });
 }
 

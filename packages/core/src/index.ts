@@ -55,6 +55,7 @@ export * from './lane/tell.js';
 export * from './lane/told.js';
 export * from './lane/told-place.js';
 export * from './exchange/kind-protocols.js';
+export * from './exchange/remote-io.js';
 export * from './exchange/add-end.js';
 export * from './exchange/edit-exchange.js';
 export * from './exchange/create-exchange.js';

@@ -7,7 +7,11 @@ import {
   inOrder,
   OTHER_FACTS,
   OTHER_ID,
+  ON_RETURN,
   PLACES,
+  SINKS_ON_LOSS,
+  SOURCE_ON_LOSS,
+  set,
   protocolOf,
   protocolsFor,
   type Exchange,
@@ -34,6 +38,14 @@ const Row = styled.div`
   }
 `;
 
+const Loss = styled.div`
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: ${space[2]}px ${space[5]}px;
+`;
+
+const orUndecided = (words: readonly string[]) => [{ value: '', text: 'not decided' }, ...choices(words)];
 const choices = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }));
 
 /** What concerns the exchange as a whole; for the protocol `other` everything that a protocol says. */
@@ -71,6 +83,26 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
       {select('transfer', 'transfer', exchange.transfer, choices(protocolOf(exchange).transfers))}
       {input('cadence, ms', 'cadence', exchange.cadence === null ? '' : String(exchange.cadence), 'on request')}
       {input('timeout, ms', 'timeout', exchange.timeout ? String(exchange.timeout) : '', 'not set')}
+      {exchange.kind === 'coupler area' && (
+        <label>
+          <span>through </span>
+          <InlineSelect
+            label="Coupler"
+            value={exchange.via ?? ''}
+            options={[
+              { value: '', text: 'no coupler chosen' },
+              ...inOrder(project, 'station')
+                .filter((s) => s.roles.includes('coupler'))
+                .map((s) => ({ value: s.id, text: s.name })),
+            ]}
+            onChoose={(via) =>
+              commit(`${exchange.name}: coupler`, [
+                { changes: [set('exchange', exchange, ['via'], via || null)], problem: null },
+              ])
+            }
+          />
+        </label>
+      )}
       {others.length > 0 && (
         <label>
           <span>another end </span>
@@ -98,6 +130,14 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
             without {name(end.station)}
           </TextButton>
         ))}
+      {exchange.kind !== 'service link' && (
+        <Loss aria-label="On a lost link" role="group">
+          On a lost link {select('the sinks', 'sinks', exchange.onLoss?.sinks ?? '', orUndecided(SINKS_ON_LOSS))}
+          {select('the source', 'source', exchange.onLoss?.source ?? '', orUndecided(SOURCE_ON_LOSS))}
+          {select('outputs, back', 'back', exchange.onLoss?.back ?? '', orUndecided(ON_RETURN))}
+          {input('not sent again', 'notRepeated', exchange.onLoss?.notRepeated ?? '', 'nothing said', false)}
+        </Loss>
+      )}
       {other && input('called', 'factName', facts.name, 'no name', false)}
       {other && select('carries', 'carries', facts.carries, choices(CARRIED))}
       {other && select('places', 'places', facts.places, choices(PLACES))}

@@ -88,7 +88,14 @@ export function ExchangesPage() {
           },
           {
             text: '',
-            show: verdicts.length > 0 ? <LaneMarks verdicts={verdicts} /> : 'no lanes yet',
+            show:
+              verdicts.length > 0 ? (
+                <LaneMarks verdicts={verdicts} />
+              ) : exchange.kind === 'service link' ? (
+                'moves no data'
+              ) : (
+                'no lanes yet'
+              ),
             look: verdicts.join(' '),
           },
           { text: `${verdicts.filter((v) => v === 'agreed').length} of ${verdicts.length}`, right: true },

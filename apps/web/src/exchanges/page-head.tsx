@@ -1,7 +1,9 @@
 import {
   childrenOf,
   editTold,
+  protocolAt,
   protocolOf,
+  protocolsFor,
   set,
   SWAP_WORDS,
   SWAPS,
@@ -63,7 +65,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const ports = childrenOf(project, 'port', end.station);
   const port = ports.find((p) => p.id === end.port);
   const network = port?.network ? project.get('network', port.network) : undefined;
-  const protocol = protocolOf(exchange);
+  const protocol = protocolAt(exchange, end);
   // What may be left out shows once something is known or typed of it.
   const told = toldFields(project, exchange, end).filter((t) => !t.optional || t.told !== '' || t.truth !== null);
   const is = (...path: string[]) => wrong(end.id, ...path);
@@ -114,6 +116,19 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
           ]}
           onChoose={(value) => put('calling', ['calling'], value || null)}
         />
+        {exchange.via && (
+          <InlineSelect
+            label={`Protocol on the side of ${name}`}
+            value={end.protocol ?? ''}
+            options={[
+              { value: '', text: protocolOf(exchange).name },
+              ...protocolsFor(exchange.kind)
+                .filter((p) => p.id !== exchange.protocol)
+                .map((p) => ({ value: p.id, text: p.name })),
+            ]}
+            onChoose={(value) => put('protocol of its side', ['protocol'], value || null)}
+          />
+        )}
         {word && <Quiet>its word: {word}</Quiet>}
         <InlineSelect
           label={`Swap of everything at ${name}`}
@@ -131,7 +146,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
         {told.map((value, i) => (
           <span key={`${value.other.id} ${value.field}`}>
             {value.other !== told[i - 1]?.other &&
-              `${i === 0 ? 'told' : 'and'}: ${project.get('station', value.other.station)?.name ?? ''} `}
+              `${i === 0 ? 'told' : 'and'}: ${project.get('station', value.station)?.name ?? ''} `}
             {FIELD_WORDS[value.field]}{' '}
             <InlineInput
               id={['end', end.id, 'told', value.other.id, value.field].join(':')}

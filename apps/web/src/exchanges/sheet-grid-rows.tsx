@@ -1,4 +1,5 @@
 import {
+  OPENNESS,
   ruleOf,
   SHEET_COLUMNS,
   sheetRows,
@@ -40,6 +41,8 @@ export interface SheetState {
 
 /** What stands on the second line under a column. */
 export const SECOND_LINE: Partial<Record<SheetColumn, SecondLineColumn>> = {
+  name: 'slot',
+  direction: 'open',
   address: 'told',
   length: 'header',
   type: 'swap',
@@ -107,6 +110,8 @@ const PATH_OF: Record<SheetColumn | SecondLineColumn, string> = {
   told: 'toldPlace',
   header: 'header',
   swap: 'swap',
+  slot: 'slot',
+  open: 'open',
 };
 const ITEM_PATH_OF: Partial<Record<SheetColumn, string>> = { name: 'name', address: 'offset', type: 'type' };
 
@@ -182,18 +187,23 @@ function laneRow(
 
 /** Under a lane: the other's place as told here, the header, and the swap. */
 function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
-  const page = (cells: PageCells | null, claim: string | undefined): (GridCell | null)[] =>
+  const page = (cells: PageCells | null, claim: string | undefined, start: number): (GridCell | null)[] =>
     SHEET_COLUMNS.map((column): GridCell | null => {
       const wide = (field: SecondLineColumn, show: string): GridCell => ({
         text: cells?.[field]?.text ?? '',
         show,
         editable: true,
         muted: true,
-        mono: field !== 'swap',
+        mono: field === 'told' || field === 'header',
         right: field === 'header',
         differs: claim !== undefined && wrong.has(`claim:${claim}:${PATH_OF[field]}`),
       });
       if (!cells) return null;
+      if (column === 'name' && cells.slot) return wide('slot', cells.slot.text ? `slot ${cells.slot.text}` : 'slot …');
+      if (column === 'direction' && cells.open) {
+        const through = start + SHEET_COLUMNS.indexOf('area');
+        return { ...wide('open', cells.open.text || 'open to others?'), options: OPENNESS, through };
+      }
       if (column === 'address' && cells.told)
         return wide('told', cells.told.text ? `there ${cells.told.text}` : 'there …');
       if (column === 'length') return wide('header', cells.header?.text ? `header ${cells.header.text}` : '');
@@ -204,7 +214,7 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
     id: `second:${row.lane}`,
     height: 17,
     tone: 'second',
-    cells: [null, ...page(row.left, ids.left), null, ...page(row.right, ids.right)],
+    cells: [null, ...page(row.left, ids.left, LEFT_START), null, ...page(row.right, ids.right, RIGHT_START)],
   };
 }
 

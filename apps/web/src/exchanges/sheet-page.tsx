@@ -7,6 +7,7 @@ import {
   fillLanes,
   fillValues,
   formatBits,
+  lanesFromLandings,
   pageTotals,
   pasteItems,
   pasteLanes,
@@ -128,6 +129,8 @@ export function SheetPage() {
     );
   }
 
+  // Lanes of remote I/O follow from what the controllers say of the modules.
+  const follow = exchange.kind === 'remote I/O' ? lanesFromLandings(project, exchange, newId) : [];
   const endAt = (column: number): End => (column < DIFFERENCE_COLUMN ? left : right);
   const sheetColumn = (column: number): SheetColumn =>
     SHEET_COLUMNS[column < DIFFERENCE_COLUMN ? column - LEFT_START : column - RIGHT_START] ?? 'name';
@@ -261,12 +264,19 @@ export function SheetPage() {
       <Title>
         <h1 dir="auto">{exchange.name || 'Exchange without a name'}</h1>
         <p>
-          {exchange.kind} · {protocolOf(exchange).name} {exchange.transfer} · {cadenceWords(exchange.cadence)}
+          {exchange.kind}
+          {exchange.via && ` through ${project.get('station', exchange.via)?.name ?? ''}`} · {protocolOf(exchange).name}{' '}
+          {exchange.transfer} · {cadenceWords(exchange.cadence)}
         </p>
         <div>
           <TextButton aria-keyshortcuts="Alt+M" onPress={() => setFolded(!folded)}>
             {folded ? 'Show map' : 'Fold map'}
           </TextButton>
+          {follow.length > 0 && (
+            <TextButton onPress={() => dispatch(edit(`${exchange.name}: lanes from the landings`, follow))}>
+              Lanes from the landings
+            </TextButton>
+          )}
           <TextButton onPress={() => setAsking('mirror')}>Mirror</TextButton>
           <TextButton onPress={() => setAsking('shift')}>Shift</TextButton>
           <TextButton onPress={swapPages}>Swap</TextButton>

@@ -132,7 +132,8 @@ export function OverviewPage() {
                         <VerdictMark key={i} verdict={verdict} alone />
                       ))}
                       {verdicts.length > MOST_MARKS && `and ${verdicts.length - MOST_MARKS} more`}
-                      {verdicts.length === 0 && 'no lanes yet'}
+                      {verdicts.length === 0 &&
+                        (project.get('exchange', exchange)?.kind === 'service link' ? 'moves no data' : 'no lanes yet')}
                     </span>
                     <span>{heldUp && <Differs>held up by a Blocker</Differs>}</span>
                   </li>

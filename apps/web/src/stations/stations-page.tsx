@@ -6,6 +6,7 @@ import {
   newPort,
   newStation,
   orderAfter,
+  profilesToChoose,
   PARTIES,
   put,
   ROLES,

@@ -79,6 +79,7 @@ const DEPENDENT_KINDS: readonly Kind[] = [
   'area',
   'landing',
   'setting',
+  'exchange',
   'end',
   'lane',
   'claim',

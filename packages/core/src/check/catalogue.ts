@@ -36,6 +36,13 @@ import { orderCode } from './rules/hws/hws-7-order-code.js';
 import { firmware } from './rules/hws/hws-8-firmware.js';
 import { imagesOverlap } from './rules/hws/hws-9-images-overlap.js';
 import { description } from './rules/hws/hws-10-description.js';
+import { notOpen } from './rules/dir/dir-3-not-open.js';
+import { notPaired } from './rules/dir/dir-7-not-paired.js';
+import { onLoss } from './rules/dir/dir-9-on-loss.js';
+import { couplerSides } from './rules/dir/dir-13-coupler-sides.js';
+import { overLimit } from './rules/siz/siz-5-over-limit.js';
+import { cadenceTooShort } from './rules/tim/tim-1-cadence-too-short.js';
+import { timeoutTooShort } from './rules/tim/tim-2-timeout.js';
 import { lengthDiffers } from './rules/siz/siz-1-length-differs.js';
 import { arrayDiffers } from './rules/siz/siz-2-array-differs.js';
 import { itemBeyondLane } from './rules/siz/siz-3-item-beyond-lane.js';
@@ -119,6 +126,7 @@ export const RULES: readonly Rule[] = [
   arrayDiffers,
   itemBeyondLane,
   beyondArea,
+  overLimit,
   textCapacity,
   oddBytes,
   otherUnits,
@@ -142,12 +150,18 @@ export const RULES: readonly Rule[] = [
   registersOverlap,
   sameDirection,
   readOnly,
+  notOpen,
   twoOwners,
   notItsOwn,
   bothWait,
+  notPaired,
+  onLoss,
+  couplerSides,
   nameMissing,
   nameTwice,
   nameNotLegal,
+  cadenceTooShort,
+  timeoutTooShort,
   connections,
   bytes,
   nodes,

@@ -3,14 +3,36 @@ import type { Change } from '../change/change.js';
 import { tell } from '../lane/tell.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
-import { CARRIED, PLACES, TRANSFERS } from '../model/words.js';
+import {
+  CARRIED,
+  EXCHANGE_KINDS,
+  ON_RETURN,
+  PLACES,
+  SINKS_ON_LOSS,
+  SOURCE_ON_LOSS,
+  TRANSFERS,
+} from '../model/words.js';
 import { PROTOCOL_CHOICES, protocolOf } from '../protocol/catalogue.js';
 import { OTHER_FACTS, OTHER_ID } from '../protocol/other.js';
 import type { ToldField } from '../protocol/protocol.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
 
 export type ExchangeField =
-  'name' | 'protocol' | 'transfer' | 'cadence' | 'timeout' | 'factName' | 'carries' | 'places' | 'tcpPort' | 'unitTold';
+  | 'name'
+  | 'kind'
+  | 'protocol'
+  | 'transfer'
+  | 'cadence'
+  | 'timeout'
+  | LossField
+  | 'factName'
+  | 'carries'
+  | 'places'
+  | 'tcpPort'
+  | 'unitTold';
+
+/** What is decided for the time when the link is gone. */
+export type LossField = 'sinks' | 'source' | 'back' | 'notRepeated';
 
 const DAY_MS = 86_400_000;
 
@@ -26,6 +48,16 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
   const clean = text.trim();
   const facts = exchange.facts ?? OTHER_FACTS;
   const fact = (next: Partial<typeof facts>) => changed(set('exchange', exchange, ['facts'], { ...facts, ...next }));
+  const lost = (value: string | undefined) => {
+    const next = { ...exchange.onLoss, [field]: value };
+    if (value === undefined) delete next[field as LossField];
+    return changed(set('exchange', exchange, ['onLoss'], Object.keys(next).length === 0 ? null : next));
+  };
+  const loss = (words: readonly string[], what: string) => {
+    if (clean === '') return lost(undefined);
+    const word = parseWord(clean, words, what);
+    return word.ok ? lost(word.value) : refused(word);
+  };
   switch (field) {
     case 'name':
       return changed(set('exchange', exchange, ['name'], clean));
@@ -50,6 +82,18 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
       const time = parseTime(clean, field === 'cadence' ? 'a cadence' : 'a timeout');
       return time.ok ? changed(set('exchange', exchange, [field], time.value)) : refused(time);
     }
+    case 'kind': {
+      const kind = parseWord(clean, EXCHANGE_KINDS, 'kind of exchange');
+      return kind.ok ? changed(set('exchange', exchange, ['kind'], kind.value)) : refused(kind);
+    }
+    case 'sinks':
+      return loss(SINKS_ON_LOSS, 'behaviour of the sinks');
+    case 'source':
+      return loss(SOURCE_ON_LOSS, 'behaviour of the source');
+    case 'back':
+      return loss(ON_RETURN, 'way to come back');
+    case 'notRepeated':
+      return lost(clean || undefined);
     case 'factName':
       return fact({ name: clean });
     case 'carries': {

@@ -14,6 +14,11 @@ const IDS: Record<ExchangeKind, readonly string[]> = {
     'opc-ua',
     'other',
   ],
+  'shared variables': ['cip', 'opc-ua', 'other'],
+  'coupler area': ['cyclic-ethernet-io', 'cip', 'token-bus-io', 'other'],
+  'gateway memory': ['modbus-tcp', 'modbus-rtu', 'radio-mirror', 'other'],
+  'tag map': ['modbus-tcp', 'modbus-rtu', 'cip', 'opc-ua', 'other'],
+  'remote I/O': ['cyclic-ethernet-io', 'token-bus-io', 'cip', 'other'],
   'service link': ['service-access'],
 };
 

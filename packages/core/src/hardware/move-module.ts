@@ -28,6 +28,7 @@ export interface RangeMove {
   before: string;
   after: string;
   place: Place;
+  bytes: number;
 }
 
 /** A claim whose data lies in a range that moves. */
@@ -149,7 +150,8 @@ function rangesAfter(
     for (const field of ['inputsAt', 'outputsAt'] as const) {
       const row = inOrder.flatMap(({ module }) => {
         const landing = landings.find((l) => l.station === station && l.module === module.id);
-        const bytes = landing ? (landing[field === 'inputsAt' ? 'inputs' : 'outputs'] ?? 0) : 0;
+        const what = field === 'inputsAt' ? 'inputs' : 'outputs';
+        const bytes = landing ? (landing[what] ?? module[what]) : 0;
         const place = landing?.[field] ?? null;
         const placed = place !== null && !isTyped(place) ? place : null;
         return landing && bytes > 0 && (placed || landing === added) ? [{ landing, bytes, place: placed }] : [];
@@ -165,7 +167,7 @@ function rangesAfter(
         number += Math.ceil((bytes * 8) / unit);
         if (place?.number === next.number) continue;
         const range = (at: Place) => formatRange(memory, at, bytes * 8);
-        moves.push({ landing, field, before: place ? range(place) : '', after: range(next), place: next });
+        moves.push({ landing, field, before: place ? range(place) : '', after: range(next), place: next, bytes });
       }
     }
   }
@@ -189,7 +191,7 @@ function boundTo(project: Project, ranges: readonly RangeMove[]): BoundClaim[] {
       const place = { ...claim.place, number: claim.place.number + move.place.number - before.number };
       const lane = project.get('lane', claim.lane);
       const then = ranges.find((r) => {
-        const after = resolve(memory, r.place, bytesOf(r) * 8);
+        const after = resolve(memory, r.place, r.bytes * 8);
         return r.field === move.field && after !== null && spansMeet(after, spans);
       });
       const module = then && project.get('module', then.landing.module);
@@ -206,5 +208,3 @@ function boundTo(project: Project, ranges: readonly RangeMove[]): BoundClaim[] {
   }
   return bound;
 }
-
-const bytesOf = ({ landing, field }: RangeMove): number => landing[field === 'inputsAt' ? 'inputs' : 'outputs'] ?? 0;

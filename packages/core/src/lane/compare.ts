@@ -39,7 +39,9 @@ export interface Comparison {
 export function compareLane(reader: Reader, lane: Lane, exchange: Exchange): Comparison {
   const ends = childrenOf(reader, 'end', exchange.id);
   const sides = sidesOf(reader, lane, exchange);
-  const silent = ends.filter((end) => !sides.some((s) => s.end.id === end.id));
+  // With more than two ends a lane is between those that speak of it: a taker need not take every variable.
+  const spoken = ends.length > 2 && sides.length > 1;
+  const silent = spoken ? [] : ends.filter((end) => !sides.some((s) => s.end.id === end.id));
   const comparison: Comparison = { lane, exchange, sides, silent, verdict: 'agreed', differences: [], unknown: null };
   if (silent.length > 0 || ends.length < 2) comparison.verdict = 'one-sided';
   for (const side of sides) {

@@ -15,7 +15,8 @@ import { lengthUnit } from './length-unit.js';
 import { parseSwap } from './swap-words.js';
 import { memoriesOf } from './told-place.js';
 import type { SecondLineColumn, SheetColumn } from './sheet.js';
-import { DIRECTIONS, type Direction } from '../model/words.js';
+import { DIRECTIONS, OPENNESS, type Direction } from '../model/words.js';
+import { parseWhole, parseWord } from '../station/field-edit.js';
 
 /** What became of typed text: the claim with it, and why it was kept as typed where it could not be read. */
 export interface Edited {
@@ -63,6 +64,20 @@ export function editLaneCell(
       return swap.ok
         ? { claim: { ...claim, swap: swap.value }, problem: null }
         : { claim, problem: unreadSentence(swap) };
+    }
+    case 'slot': {
+      if (clean === '') return { claim: { ...claim, slot: null }, problem: null };
+      const slot = parseWhole(clean.replace(/^slot\s*/i, ''), 0, 1000, 'a slot of a coupler');
+      return slot.ok
+        ? { claim: { ...claim, slot: slot.value }, problem: null }
+        : { claim, problem: unreadSentence(slot) };
+    }
+    case 'open': {
+      if (clean === '') return { claim: { ...claim, open: null }, problem: null };
+      const open = parseWord(clean, OPENNESS, 'kind of openness');
+      return open.ok
+        ? { claim: { ...claim, open: open.value }, problem: null }
+        : { claim, problem: unreadSentence(open) };
     }
     case 'direction': {
       if (clean === '') return { claim: { ...claim, direction: null }, problem: null };

@@ -14,10 +14,13 @@ import { protocolOf } from '../protocol/catalogue.js';
 import { lengthUnit } from './length-unit.js';
 import { SWAP_WORDS } from './swap-words.js';
 
-/** Columns of both pages, in this order on both; `told`, `header` and `swap` stand on a second line under address, length and type. */
+/**
+ * Columns of both pages, in this order on both; `slot`, `open`, `told`, `header` and
+ * `swap` stand on a second line under name, direction, address, length and type.
+ */
 export const SHEET_COLUMNS = ['name', 'direction', 'area', 'address', 'length', 'type'] as const;
 export type SheetColumn = (typeof SHEET_COLUMNS)[number];
-export type SecondLineColumn = 'told' | 'header' | 'swap';
+export type SecondLineColumn = 'told' | 'header' | 'swap' | 'slot' | 'open';
 
 export interface SheetCell {
   text: string;
@@ -117,6 +120,8 @@ function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): 
     header: cell(claim.header ? formatBits(claim.header, lengthUnit(reader, claim)) : ''),
     swap: cell(claim.swap === null ? (end.swap === 'none' ? '' : SWAP_WORDS[end.swap]) : SWAP_WORDS[claim.swap]),
   };
+  if (exchange.kind === 'coupler area') cells.slot = cell(typeof claim.slot === 'number' ? String(claim.slot) : '');
+  if (exchange.kind === 'shared variables' && end.calling !== 'calls') cells.open = cell(claim.open ?? '');
   if (namesOtherPlace(exchange, end)) cells.told = cell(claim.toldPlace ?? '');
   return cells;
 }

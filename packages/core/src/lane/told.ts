@@ -7,7 +7,7 @@ import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import type { NetworkKind, ToldFieldName } from '../model/words.js';
-import { protocolOf } from '../protocol/catalogue.js';
+import { protocolAt } from '../protocol/catalogue.js';
 import type { Protocol, ToldField } from '../protocol/protocol.js';
 
 /** The word of each in a sentence. */
@@ -26,6 +26,8 @@ export const TOLD_WORDS: Record<ToldFieldName, string> = {
 export interface ToldValue {
   field: ToldFieldName;
   other: End;
+  /** what it was told about: the other end's station, or the coupler that stands for it */
+  station: string;
   /** as typed, or the protocol's default; empty: not told */
   told: string;
   isDefault: boolean;
@@ -45,17 +47,22 @@ export interface ToldValue {
 /** Everything that this end must be told by its protocol and role, compared with the other ends' own ports. */
 export function toldFields(reader: Reader, exchange: Exchange, end: End): ToldValue[] {
   if (!end.calling) return [];
-  const protocol = protocolOf(exchange);
+  const protocol = protocolAt(exchange, end);
   const fields = protocol.told[end.calling];
   if (fields.length === 0) return [];
-  return childrenOf(reader, 'end', exchange.id)
-    .filter((other) => other.id !== end.id)
+  const ends = childrenOf(reader, 'end', exchange.id);
+  // Of several that call, none is told about the others.
+  const alike = (other: End) => ends.length > 2 && other.calling === end.calling;
+  return ends
+    .filter((other) => other.id !== end.id && !alike(other))
     .flatMap((other) => {
-      const port = portOf(reader, other);
+      const coupler = exchange.via ? couplerPort(reader, exchange.via, end) : undefined;
+      const station = exchange.via ?? other.station;
+      const port = exchange.via ? coupler : portOf(reader, other);
       const medium = port?.network ? reader.get('network', port.network)?.kind : undefined;
       return fields
         .filter((field) => isAsked(field, medium, end.told[other.id]?.[field.field]))
-        .map((field) => toldValue(reader, protocol, end, other, port, field));
+        .map((field) => toldValue(reader, protocol, end, { end: other, station }, port, field));
     });
 }
 
@@ -66,17 +73,29 @@ function toldValue(
   reader: Reader,
   protocol: Protocol,
   end: End,
-  other: End,
+  { end: other, station }: { end: End; station: string },
   port: Port | undefined,
   { field, fallback, optional = false }: ToldField,
 ): ToldValue {
   const typed = end.told[other.id]?.[field]?.trim() ?? '';
   const told = typed || (fallback ?? '');
   const isDefault = typed === '' && told !== '';
-  const truth = truthOf(reader, protocol, other, port, field);
-  const same = truth !== null && isSame(reader, other, field, told, truth);
+  const truth = truthOf(reader, protocol, station, port, field);
+  const same = truth !== null && isSame(reader, station, field, told, truth);
   const automatic = field === 'address' && port?.how === 'automatic';
-  const base = { field, other, told, isDefault, optional, truth, same, automatic, former: false, belongsTo: null };
+  const base = {
+    field,
+    other,
+    station,
+    told,
+    isDefault,
+    optional,
+    truth,
+    same,
+    automatic,
+    former: false,
+    belongsTo: null,
+  };
   if (field !== 'address' || same || !port) return base;
   const former = port.former.some((address) => sameAddress(address, told));
   return { ...base, former, belongsTo: former ? null : ownerOf(reader, port.network, told) };
@@ -85,11 +104,11 @@ function toldValue(
 function truthOf(
   reader: Reader,
   protocol: Protocol,
-  other: End,
+  stationId: string,
   port: Port | undefined,
   field: ToldFieldName,
 ): string | null {
-  const station = reader.get('station', other.station);
+  const station = reader.get('station', stationId);
   switch (field) {
     case 'address':
     case 'node':
@@ -108,12 +127,18 @@ function truthOf(
   }
 }
 
-function isSame(reader: Reader, other: End, field: ToldFieldName, told: string, truth: string): boolean {
+function isSame(reader: Reader, id: string, field: ToldFieldName, told: string, truth: string): boolean {
   if (field === 'address') return sameAddress(told, truth);
   if (field === 'name') return told.toLowerCase() === truth.toLowerCase();
   if (field !== 'type') return told === truth || (/^\d+$/.test(told) && Number(told) === Number(truth));
-  const station = reader.get('station', other.station);
+  const station = reader.get('station', id);
   return station !== undefined && typesOf(reader, station).some((type) => type.toLowerCase() === told.toLowerCase());
+}
+
+/** Through a coupler each end speaks to the coupler's port on its own network only. */
+function couplerPort(reader: Reader, via: string, end: End): Port | undefined {
+  const own = end.port ? reader.get('port', end.port) : undefined;
+  return childrenOf(reader, 'port', via).find((p) => p.network !== null && p.network === own?.network);
 }
 
 /** What a station may be entered as elsewhere: its type, what it acts as, its order code, the name of its profile. */

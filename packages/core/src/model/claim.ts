@@ -4,7 +4,7 @@ import { IsId, IsName } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
 import { OneOfOrTyped } from './one-of.js';
-import { UNITS, SWAPS, DIRECTIONS, type Unit, type Swap, type Direction } from './words.js';
+import { OPENNESS, UNITS, SWAPS, DIRECTIONS, type Openness, type Unit, type Swap, type Direction } from './words.js';
 
 /** Where a claim's data is. Stored is what was typed: view and number, width and bit where the notation has them. */
 export class Place {
@@ -64,5 +64,9 @@ export class Claim {
   @RecordOf(() => ClaimItem) items!: Record<string, ClaimItem>;
   /** the other end's place as it was typed here; null where nothing was */
   @IsOptional() @IsString() @MaxLength(200) toldPlace!: string | null;
+  /** the slot of the coupler on this end's side */
+  @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
+  /** of data that is offered by name: whether others may use it; empty: not said */
+  @IsOptional() @IsIn(OPENNESS) open?: Openness | null;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;
 }

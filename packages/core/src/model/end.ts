@@ -27,6 +27,8 @@ export class End {
   @IsOptional() @IsId() port!: string | null;
   /** who starts: calls, or listens; null is not yet decided */
   @IsOptional() @IsIn(CALLING) calling!: Calling | null;
+  /** the protocol of its side, where the two sides of a coupler have different ones */
+  @IsOptional() @IsString() @MaxLength(60) protocol?: string | null;
   /** for everything that leaves or arrives here, unless a claim says otherwise */
   @IsIn(SWAPS) swap!: Swap;
   /** keyed by the other end */

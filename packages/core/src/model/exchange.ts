@@ -5,11 +5,17 @@ import {
   EXCHANGE_KINDS,
   TRANSFERS,
   CARRIED,
+  ON_RETURN,
   PLACES,
+  SINKS_ON_LOSS,
+  SOURCE_ON_LOSS,
   type ExchangeKind,
   type Transfer,
   type Carried,
+  type OnReturn,
   type Places,
+  type SinksOnLoss,
+  type SourceOnLoss,
 } from './words.js';
 
 /** For the protocol `other`: everything that a protocol file would say. */
@@ -19,6 +25,15 @@ export class OwnFacts {
   @IsIn(PLACES) places!: Places;
   @IsOptional() @IsInt() @Min(1) @Max(65535) tcpPort!: number | null;
   @IsBoolean() unitTold!: boolean;
+}
+
+/** What was decided for the time when the link is gone, and for its return. Empty: not decided yet. */
+export class OnLoss {
+  @IsOptional() @IsIn(SINKS_ON_LOSS) sinks?: SinksOnLoss;
+  @IsOptional() @IsIn(SOURCE_ON_LOSS) source?: SourceOnLoss;
+  @IsOptional() @IsIn(ON_RETURN) back?: OnReturn;
+  /** what is not sent again after the link is back */
+  @IsText() notRepeated?: string;
 }
 
 /** An agreement between ends. What each end says of it stands in its End and Claims. */
@@ -35,5 +50,8 @@ export class Exchange {
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) cadence!: number | null;
   /** ms */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) timeout?: number | null;
+  /** of a coupler area: the station that couples */
+  @IsOptional() @IsId() via?: string | null;
+  @Nested(() => OnLoss, { nullable: true }) onLoss?: OnLoss | null;
   @IsText() comment?: string;
 }

@@ -1,4 +1,4 @@
-import { IsId, IsOrder } from './fields.js';
+import { IsId, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
 
 /** A value that the lane is meant to carry. That two claims mean the same value is said by the key. */
@@ -11,5 +11,7 @@ export class Lane {
   @IsId() id!: string;
   @IsOrder() order!: number;
   @IsId() exchange!: string;
+  /** what it follows from, where it was made: `landing l1 inputs` */
+  @IsText() madeBy?: string;
   @RecordOf(() => LaneItem) items!: Record<string, LaneItem>;
 }

@@ -120,7 +120,27 @@ export type WordBits = (typeof WORD_BITS)[number];
 
 export type OwnWriter = (typeof OWN_WRITERS)[number];
 
-export const EXCHANGE_KINDS = ['peer connection', 'service link'] as const;
+export const EXCHANGE_KINDS = [
+  'peer connection',
+  'shared variables',
+  'coupler area',
+  'gateway memory',
+  'tag map',
+  'remote I/O',
+  'service link',
+] as const;
+/** Whether data that a station offers by name may be used from outside. */
+export const OPENNESS = ['closed', 'may read', 'may set'] as const;
+export type Openness = (typeof OPENNESS)[number];
+/** What the sinks do once nothing arrives any more. */
+export const SINKS_ON_LOSS = ['hold the last value', 'go to zero', 'go to a set value'] as const;
+/** What the source's program knows of it. */
+export const SOURCE_ON_LOSS = ['is told by a status', 'goes on commanding'] as const;
+/** What happens to outputs when the link is back. */
+export const ON_RETURN = ['come back by themselves', 'wait for a release'] as const;
+export type SinksOnLoss = (typeof SINKS_ON_LOSS)[number];
+export type SourceOnLoss = (typeof SOURCE_ON_LOSS)[number];
+export type OnReturn = (typeof ON_RETURN)[number];
 export const TRANSFERS = ['requests', 'cyclic blocks'] as const;
 export const CARRIED = ['words', 'bytes', 'bits', 'values'] as const;
 /** free: each end's place is its own affair; named: the calling end names the other's; same: equal on both ends */

@@ -76,16 +76,21 @@ export function exchangeMatrix(
   return { sources: among(sorted.map((c) => c.source)), sinks: among(sorted.map((c) => c.sink)), cells: sorted };
 }
 
-/** From which station to which a lane goes, and how much; an end that says nothing is taken to be on the other side. */
+/**
+ * From which station to which a lane goes, and how much. Of two ends, one that says nothing is taken to be on the other
+ * side; of several, a lane is between those that speak of it.
+ */
 function waysOf(claims: readonly Claim[], stationOf: ReadonlyMap<string, string>): [string, string, number][] {
   const said = new Map(claims.map((claim) => [claim.end, claim]));
   const takes = (end: string) => readable(said.get(end)?.direction);
+  const spoken = stationOf.size > 2 && said.size > 1;
   const ways: [string, string, number][] = [];
   for (const [from, source] of stationOf) {
     const direction = takes(from);
     if (direction !== 'writes' && direction !== 'both') continue;
     const length = readable(said.get(from)!.length);
     for (const [to, sink] of stationOf) {
+      if (spoken && !said.has(to)) continue;
       if (to !== from && takes(to) !== 'writes') ways.push([source, sink, length ? lengthBits(length) : 0]);
     }
   }

@@ -23,7 +23,12 @@ export const CONTROLLERS: Profile[] = [
       qb: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
     },
     limits: { connections: { value: 16, source: ASSUMED } },
-    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    speaks: {
+      'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+      'modbus-rtu': { roles: ['calls'], media: ['serial line'], source: ASSUMED },
+      cip: { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+      'cyclic-ethernet-io': { roles: ['calls'], media: ['ethernet'], source: ASSUMED },
+    },
     nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
     words: {
       writes: { word: 'send' },
@@ -65,7 +70,10 @@ export const CONTROLLERS: Profile[] = [
       },
     },
     limits: { connections: { value: 8, source: ASSUMED } },
-    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    speaks: {
+      'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+      cip: { roles: ['calls'], media: ['ethernet'], source: ASSUMED },
+    },
     nameRule: { longest: 24, caseMatters: false, source: ASSUMED },
     words: {
       writes: { word: 'provides' },

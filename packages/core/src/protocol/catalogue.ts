@@ -1,3 +1,4 @@
+import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { cip } from './cip.js';
 import { cyclicEthernetIo } from './cyclic-ethernet-io.js';
@@ -30,6 +31,10 @@ export const PROTOCOLS: readonly Protocol[] = [
 export const PROTOCOL_CHOICES = [...PROTOCOLS.map(({ id, name }) => ({ id, name })), { id: OTHER_ID, name: 'Other' }];
 
 const described = new WeakMap<object, Protocol>();
+
+/** The protocol of one end: that of its side of a coupler, else the exchange's. */
+export const protocolAt = (exchange: Exchange, end: End): Protocol =>
+  (end.protocol && PROTOCOLS.find((p) => p.id === end.protocol)) || protocolOf(exchange);
 
 /** The protocol of an exchange; one that is not in the catalogue is taken as `other`. */
 export function protocolOf(exchange: Exchange): Protocol {

@@ -19,7 +19,10 @@ export function smallPlant(): Project {
   const third = added(base, 'station', { ...newStation('sc', 30, 'C'), profile: 'pb' });
   const port = added(third, 'port', { ...newPort('portc', 10, 'sc', 'net'), address: '10.0.0.3' });
   const area = added(port, 'area', { ...newArea('areac', 10, 'sc', 'Memory'), words: 400 });
-  const exchange = added(area, 'exchange', { ...newExchange('y', 20, 'Second', 'other'), cadence: 100 });
+  const exchange = added(area, 'exchange', {
+    ...newExchange('y', 20, 'Second', 'other'),
+    ...{ cadence: 100, onLoss: { sinks: 'hold the last value' } },
+  });
   const ends = added(
     exchange,
     'end',
@@ -69,8 +72,17 @@ export function smallPlant(): Project {
       items: items('R'),
       type: null,
     },
-    { ...ca, id: 'ca3', lane: 'lane3', end: 'ya', direction: 'reads', place: at('areaa', 'va', 320), toldPlace: 'b20' },
-    { ...cb, id: 'cb3', lane: 'lane3', end: 'yc', direction: 'writes', place: at('areac', 'vb', 20) },
+    {
+      ...ca,
+      id: 'ca3',
+      lane: 'lane3',
+      end: 'ya',
+      direction: 'reads',
+      place: at('areaa', 'va', 320),
+      toldPlace: 'b20',
+      slot: 1,
+    },
+    { ...cb, id: 'cb3', lane: 'lane3', end: 'yc', direction: 'writes', place: at('areac', 'vb', 20), slot: 1 },
   );
 }
 
@@ -269,6 +281,31 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
   ['area', 'reservations', [{}, {}, { r: { order: 1, start: 4800, length: 64, owner: 'module' } }]],
   ['exchange', 'name', ['Exchange', 'Second', '']],
   ['exchange', 'cadence', [null, 100]],
+  ['exchange', 'timeout', [null, 50, 500]],
+  ['exchange', 'via', [null, 'sd', 'sd'], /^y/],
+  [
+    'exchange',
+    'onLoss',
+    [
+      { sinks: 'go to zero' },
+      { sinks: 'go to zero', source: 'goes on commanding' },
+      { sinks: 'go to zero', back: 'come back by themselves' },
+      null,
+    ],
+    /^y/,
+  ],
+  ['station', 'scan', [null, 20, 500]],
+  ['claim', 'open', [null, 'closed', 'may read', 'may set']],
+  ['claim', 'slot', [null, 1, 2], /3$/],
+  [
+    'claim',
+    'length',
+    [
+      { count: 200, unit: 16 },
+      { count: 4, unit: 16 },
+    ],
+    /^ca/,
+  ],
   ['exchange', 'protocol', ['modbus-tcp', 'other']],
   ['exchange', 'transfer', ['requests', 'cyclic blocks']],
   ['end', 'calling', ['calls', 'listens', null]],
@@ -411,8 +448,13 @@ function structural(project: Project, whose: number, value: number, fresh: strin
     }
     case 7:
       return Array.from({ length: 33 }, (_, i) => put('port', newPort(`${fresh}p${i}`, i, 'sa', 'line')));
-    case 3:
+    case 3: {
+      const [y, claim] = [project.get('exchange', 'y'), project.get('claim', 'cb3')];
+      if (y && claim && project.get('station', 'sd') && whose % 2 === 1) {
+        return [set('exchange', y, ['via'], 'sd'), set('claim', claim, ['slot'], 1 + (whose % 3))];
+      }
       return [put('station', newStation(fresh, whose, 'Fresh'))];
+    }
     default: {
       const claim = pick('claim') as unknown as { end: string; lane: string } | undefined;
       const copy = claim && project.get('claim', (claim as unknown as { id: string }).id);

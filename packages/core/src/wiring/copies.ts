@@ -36,7 +36,8 @@ export function copiesOf(project: Project, port: Port): Copy[] {
     if (!exchange) continue;
     for (const end of childrenOf(project, 'end', exchange.id)) {
       for (const told of toldFields(project, exchange, end)) {
-        if (told.other.id !== own.id || told.truth === null || (told.optional && told.told === '')) continue;
+        if (exchange.via || told.other.id !== own.id || told.truth === null || (told.optional && told.told === ''))
+          continue;
         copies.push({
           cell: { kind: 'end', id: end.id, path: ['told', own.id, told.field] },
           holder: end.station,
@@ -45,6 +46,23 @@ export function copiesOf(project: Project, port: Port): Copy[] {
           value: told.told,
           truth: told.truth,
           state: stateOf(told),
+        });
+      }
+    }
+  }
+  // A coupler is no end of its area; each end was told about the coupler's port on its own side.
+  for (const id of project.referrers('exchange', port.station)) {
+    const exchange = project.get('exchange', id);
+    for (const end of exchange ? childrenOf(project, 'end', id) : []) {
+      if (project.get('port', end.port ?? '')?.network !== port.network) continue;
+      for (const told of toldFields(project, exchange!, end)) {
+        if (told.truth === null || (told.optional && told.told === '')) continue;
+        copies.push({
+          cell: { kind: 'end', id: end.id, path: ['told', told.other.id, told.field] },
+          holder: end.station,
+          where: exchange!.name,
+          field: TOLD_WORDS[told.field],
+          ...{ value: told.told, truth: told.truth, state: stateOf(told) },
         });
       }
     }

@@ -38,12 +38,12 @@ export const tcpPort: Rule = {
             about: { kind: 'exchange', id: exchange.id, name: exchange.name },
             parties: [
               { station: end.station, end: end.id },
-              { station: value.other.station, end: value.other.id },
+              { station: value.station, end: value.other.id },
             ],
             cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, 'tcpPort'] }],
             params: {
               a: name(end.station),
-              b: name(value.other.station),
+              b: name(value.station),
               told: value.told,
               true: value.truth,
               default: value.isDefault ? ', the default' : '',

@@ -75,13 +75,13 @@ export const toldNotTrue: Rule = {
             about: { kind: 'exchange', id: exchange.id, name: exchange.name },
             parties: [
               { station: end.station, end: end.id },
-              { station: value.other.station, end: value.other.id },
+              { station: value.station, end: value.other.id },
             ],
             cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, value.field] }],
             params: {
               exchange: exchange.name,
               a: name(end.station),
-              b: name(value.other.station),
+              b: name(value.station),
               field: TOLD_WORDS[value.field],
               told: value.told || 'not told',
               true: value.truth ?? 'not known yet',

@@ -1,4 +1,5 @@
 import { contains, formatSubnet, parseIpv4, parseMask, subnetOf, type Subnet } from '../../../address/ipv4.js';
+import type { End } from '../../../model/end.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
@@ -24,6 +25,7 @@ export const noWayBetween: Rule = {
       const ends = childrenOf(reader, 'end', exchange.id);
       for (const [i, a] of ends.entries()) {
         for (const b of ends.slice(i + 1)) {
+          if (exchange.via && joins(reader, exchange.via, a, b)) continue;
           // Two that are both called need not reach each other.
           if (a.calling === 'listens' && b.calling === 'listens' && ends.length > 2) continue;
           const from = a.port ? reader.get('port', a.port) : undefined;
@@ -62,6 +64,12 @@ export const noWayBetween: Rule = {
     },
   },
 };
+
+/** A coupler has a port on the network of each: for its own area that is enough. */
+function joins(reader: Reader, via: string, a: End, b: End): boolean {
+  const networks = childrenOf(reader, 'port', via).map((p) => p.network);
+  return [a, b].every((end) => networks.includes((end.port && reader.get('port', end.port)?.network) || null));
+}
 
 function ownSubnet(port: Port): Subnet | null {
   const address = parseIpv4(port.address);

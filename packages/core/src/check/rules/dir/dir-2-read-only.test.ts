@@ -35,6 +35,7 @@ test('a view set to be read only holds for cyclic blocks, too', () => {
     ['profile', 'pb', 'views.vb.access', 'read'],
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero' }],
   );
   expect(codesOf(project)).toEqual(['DIR 2']);
   expect(wordsOf(theFinding(project, 'DIR 2'))).toContain('set to be read only');

@@ -50,7 +50,16 @@ export const bothWait: Rule = {
         };
       }
       const [first, second] = ends;
-      if (ends.length !== 2 || !first || !second || first.calling === null || first.calling !== second.calling) return;
+      // A coupler is called from both sides.
+      if (
+        exchange.via ||
+        ends.length !== 2 ||
+        !first ||
+        !second ||
+        first.calling === null ||
+        first.calling !== second.calling
+      )
+        return;
       yield {
         message: first.calling === 'calls' ? 'call' : 'wait',
         label: first.calling === 'calls' ? 'both call' : 'both listen',

@@ -1,6 +1,6 @@
 import { compareVersions } from '../../../hardware/revisions.js';
 import { childrenOf, entriesInOrder } from '../../../model/order.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
+import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Rule } from '../../rule.js';
 
 export const firmware: Rule = {
@@ -20,8 +20,8 @@ export const firmware: Rule = {
   },
   on: {
     *exchange(exchange, { reader }) {
-      const protocol = protocolOf(exchange);
       for (const end of childrenOf(reader, 'end', exchange.id)) {
+        const protocol = protocolAt(exchange, end);
         const station = reader.get('station', end.station);
         const profile = station?.profile ? reader.get('profile', station.profile) : undefined;
         const speech = profile?.speaks?.[protocol.id];

@@ -3,7 +3,7 @@ import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
+import { protocolAt } from '../../../protocol/catalogue.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 
@@ -50,7 +50,7 @@ export const portOff: Rule = {
           cells: [portCell(port, CELL_OF[message]), { kind: 'end', id: end.id, path: ['port'] }],
           params: {
             ...{ exchange: exchange.name, a: portName(reader, port), purpose: port.purpose },
-            ...{ protocol: protocolOf(exchange).name, role: end.calling ?? 'takes part' },
+            ...{ protocol: protocolAt(exchange, end).name, role: end.calling ?? 'takes part' },
           },
           subjects: [end.id],
         };
@@ -64,7 +64,7 @@ export const portOff: Rule = {
       const end = reader.get('end', finding.cells[1]!.id);
       const exchange = end && reader.get('exchange', end.exchange);
       const off = { ...port.off };
-      if (exchange) delete off[protocolOf(exchange).id];
+      if (exchange) delete off[protocolAt(exchange, end).id];
       const rest = Object.keys(off).length === 0 ? undefined : off;
       const { a, protocol } = finding.params;
       return [{ label: `${a}: switch ${protocol} on`, changes: [set('port', port, ['off'], rest)] }];
@@ -82,6 +82,6 @@ const CELL_OF: Record<Fault, string> = { disabled: 'enabled', purpose: 'purpose'
 function faultOf(port: Port, exchange: Exchange, end: End): Fault | null {
   if (!port.enabled) return 'disabled';
   if (port.purpose === 'programming' && exchange.kind !== 'service link') return 'purpose';
-  const off = port.off?.[protocolOf(exchange).id]?.roles ?? [];
+  const off = port.off?.[protocolAt(exchange, end).id]?.roles ?? [];
   return end.calling && off.includes(end.calling) ? 'service' : null;
 }

@@ -2,7 +2,7 @@ import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
-import { PROTOCOL_CHOICES, protocolOf } from '../../../protocol/catalogue.js';
+import { PROTOCOL_CHOICES, protocolAt } from '../../../protocol/catalogue.js';
 import { OTHER_ID } from '../../../protocol/other.js';
 import type { Rule } from '../../rule.js';
 
@@ -61,7 +61,7 @@ export const notSpoken: Rule = {
               ? { kind: 'exchange', id: exchange.id, path: [path] }
               : { kind: 'end', id: end.id, path: [path] },
           ],
-          params: { exchange: exchange.name, a: station.name, protocol: protocolOf(exchange).name, ...params },
+          params: { exchange: exchange.name, a: station.name, protocol: protocolAt(exchange, end).name, ...params },
           subjects: [end.id],
         };
       }
@@ -77,7 +77,7 @@ interface Fault {
 
 /** The first of: the protocol does not run on this network; the type does not speak it, not in this role, not over this. */
 function faultOf(reader: Reader, exchange: Exchange, end: End): Fault | null {
-  const protocol = protocolOf(exchange);
+  const protocol = protocolAt(exchange, end);
   const station = reader.get('station', end.station);
   const profile = station?.profile ? reader.get('profile', station.profile) : undefined;
   const port = end.port ? reader.get('port', end.port) : undefined;

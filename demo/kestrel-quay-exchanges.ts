@@ -1,0 +1,162 @@
+import type { Area, Claim, End, Exchange, Lane, OnLoss } from '@dialoga/core';
+
+const SAFE: OnLoss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
+const HELD: OnLoss = { sinks: 'hold the last value', source: 'is told by a status' };
+
+/** Temperatures to whoever wants them, the docks through a coupler, and the evaporators' modules. */
+export const moreExchanges = (agreed: boolean): Exchange[] => [
+  {
+    ...{ id: 'temperatures', order: 30, name: 'Store temperatures', kind: 'shared variables', protocol: 'cip' },
+    ...{ transfer: 'cyclic blocks', cadence: 1000, timeout: 5000, onLoss: HELD },
+  },
+  {
+    ...{ id: 'docks', order: 40, name: 'Dock interlocks', kind: 'coupler area', protocol: 'cyclic-ethernet-io' },
+    ...{ transfer: 'cyclic blocks', cadence: 20, timeout: 100, via: 'quaylink', onLoss: SAFE },
+  },
+  {
+    ...{ id: 'evaporators', order: 60, name: 'Evaporator I/O', kind: 'remote I/O', protocol: 'cyclic-ethernet-io' },
+    ...{ transfer: 'cyclic blocks', cadence: 10, timeout: 40 },
+    ...(agreed ? { onLoss: SAFE } : {}),
+  },
+];
+
+const end = (
+  exchange: string,
+  station: string,
+  order: number,
+  port: string,
+  calling: End['calling'],
+  told: End['told'],
+  rest: Partial<End> = {},
+): End => ({ id: `${exchange}-${station}`, order, exchange, station, port, calling, swap: 'none', told, ...rest });
+const told = (rest: Partial<End['told'][string]>) => ({ address: '', tcpPort: '', unit: '', ...rest });
+const plantAt = { 'temperatures-plantctl': told({ address: '10.48.10.11', slot: '0' }) };
+
+export const moreEnds: End[] = [
+  end('temperatures', 'plantctl', 10, 'port-plantctl', 'listens', {}),
+  end('temperatures', 'skidctl', 20, 'port-skidctl', 'calls', plantAt),
+  end('temperatures', 'controlroom', 30, 'port-controlroom', 'calls', plantAt),
+  end('temperatures', 'aislesim', 40, 'port-aislesim', 'calls', plantAt),
+  end(
+    'docks',
+    'plantctl',
+    10,
+    'port-plantctl',
+    'calls',
+    { 'docks-dockctl': told({ address: '10.48.10.40' }) },
+    {
+      protocol: 'cip',
+    },
+  ),
+  end('docks', 'dockctl', 20, 'port-dockctl-quay-lan', 'calls', { 'docks-plantctl': told({ name: 'quay-link' }) }),
+  end('evaporators', 'plantctl', 10, 'port-plantctl', 'calls', { 'evaporators-evaphead': told({ name: 'evap-head' }) }),
+  end('evaporators', 'evaphead', 20, 'port-evaphead', 'listens', {}),
+];
+
+const area = (id: string, station: string, name: string, wordBits: Area['wordBits'], views: Area['views']): Area => ({
+  ...{ id, order: 40, name, station, kind: 'memory', wordBits, words: 2048, writers: ['program'], views },
+  reservations: {},
+});
+
+export const MORE_AREAS: Area[] = [
+  area('dockctl-memory', 'dockctl', 'Memory', 8, {
+    mb: { order: 10, name: 'bytes', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 },
+  }),
+  area('controlroom-points', 'controlroom', 'Points', 16, {
+    points: { order: 10, name: 'points', notation: 'name and element', prefix: 'Point', unit: 16, first: 0 },
+  }),
+  area('aislesim-points', 'aislesim', 'Points', 16, {
+    points: { order: 10, name: 'points', notation: 'name and element', prefix: 'Sim', unit: 16, first: 0 },
+  }),
+];
+
+const PLACES = {
+  plantctl: { area: 'plantctl-memory', view: 'mw', width: 16 },
+  skidctl: { area: 'skidctl-registers', view: 'w' },
+  dockctl: { area: 'dockctl-memory', view: 'mb', width: 8 },
+  controlroom: { area: 'controlroom-points', view: 'points' },
+  aislesim: { area: 'aislesim-points', view: 'points' },
+} as const;
+
+type Who = keyof typeof PLACES;
+interface Part {
+  name: string;
+  direction: 'writes' | 'reads';
+  at: number;
+  count: number;
+  unit: 8 | 16;
+  type: string;
+  /** values that it declares, where they do not fill the length */
+  declared?: number;
+  rest?: Partial<Claim>;
+}
+
+const claim = (exchange: string, lane: string, who: Who, part: Part): Claim => ({
+  ...{ id: `${lane}-${who}`, lane, end: `${exchange}-${who}`, name: part.name, direction: part.direction },
+  place: { ...PLACES[who], number: part.at },
+  length: { count: part.count, unit: part.unit },
+  type: { base: part.type, count: part.declared ?? part.count },
+  ...{ swap: null, items: {}, toldPlace: null },
+  ...part.rest,
+});
+
+const lane = (exchange: string, id: string, order: number): Lane => ({ id, order, exchange, items: {} });
+
+/** Six slots of the coupler, the sixth in both directions. */
+const SLOTS: readonly [slot: number, id: string, name: string, dock: string, from: Who, bytes: number][] = [
+  [1, 'dock-permits', 'Dock permits', 'Permits', 'plantctl', 8],
+  [2, 'dock-states', 'Dock states', 'States', 'dockctl', 8],
+  [3, 'door-releases', 'Door releases', 'Releases', 'plantctl', 4],
+  [4, 'air-curtains', 'Air curtains', 'Curtains', 'plantctl', 4],
+  [5, 'door-times', 'Door times', 'Times', 'dockctl', 14],
+  [6, 'dock-requests', 'Requests', 'Request', 'plantctl', 2],
+  [6, 'dock-answers', 'Answers', 'Answer', 'dockctl', 2],
+];
+
+export const MORE_LANES: Lane[] = [
+  lane('temperatures', 'store-temperatures', 10),
+  lane('temperatures', 'door-counts', 20),
+  ...SLOTS.map(([, id], i) => lane('docks', id, (i + 1) * 10)),
+];
+
+const ints = (
+  name: string,
+  direction: Part['direction'],
+  at: number,
+  count: number,
+  rest: Partial<Claim> = {},
+): Part => ({
+  ...{ name, direction, at, count, unit: 16, type: 'INT', rest },
+});
+/** Its bytes lie the other way round in a word, so it exchanges them as they arrive. */
+const SWAPPED = { swap: 'bytes' } as const;
+
+export const moreClaims = (agreed: boolean): Claim[] => [
+  claim('temperatures', 'store-temperatures', 'plantctl', ints('StoreTemp', 'writes', 400, 12, { open: 'may read' })),
+  claim('temperatures', 'store-temperatures', 'skidctl', {
+    ...ints('StoreT', 'reads', 1400, 12),
+    declared: agreed ? 12 : 10,
+  }),
+  claim('temperatures', 'store-temperatures', 'controlroom', ints('StoreTemperatures', 'reads', 0, 12, SWAPPED)),
+  claim('temperatures', 'store-temperatures', 'aislesim', ints('StoreTemperatures', 'reads', 0, 12)),
+  claim(
+    'temperatures',
+    'door-counts',
+    'plantctl',
+    ints('DoorCount', 'writes', 420, 8, { open: agreed ? 'may read' : 'closed' }),
+  ),
+  claim('temperatures', 'door-counts', 'controlroom', ints('DoorCounts', 'reads', 20, 8, SWAPPED)),
+  ...SLOTS.flatMap(([slot, id, plant, dock, from, bytes], i) => {
+    const at = SLOTS.slice(0, i).reduce((sum, [, , , , , size]) => sum + size, 0);
+    const part = (name: string, writes: boolean, number: number, count: number): Part => ({
+      ...{ name, direction: writes ? 'writes' : 'reads', at: number, count, unit: 8, type: 'BYTE', rest: { slot } },
+      ...(id === 'door-times' ? { declared: 12 } : {}),
+    });
+    const short = id === 'door-times' && !agreed ? 12 : bytes;
+    const out = from === 'dockctl' || (id === 'door-releases' && !agreed);
+    return [
+      claim('docks', id, 'plantctl', part(plant, from === 'plantctl', 500 + at / 2, short)),
+      claim('docks', id, 'dockctl', part(dock, out, 100 + at, bytes)),
+    ];
+  }),
+];

@@ -1,0 +1,77 @@
+import { childrenOf } from '../../../model/order.js';
+import { set } from '../../../change/make.js';
+import type { Exchange } from '../../../model/exchange.js';
+import { ON_RETURN, SINKS_ON_LOSS, SOURCE_ON_LOSS } from '../../../model/words.js';
+import type { Report, Rule } from '../../rule.js';
+
+export const onLoss: Rule = {
+  meta: {
+    code: 'DIR 9',
+    title: 'What happens on a lost link, and when it is back, was decided',
+    source:
+      'common practice: data that is sent cyclically goes stale in silence; what its sinks then do is to be decided',
+    messages: {
+      undecided: {
+        severity: 'doubt',
+        headline: '{exchange}: nothing decides what its sinks do on a lost link',
+        says: ['{sinks}: [[not decided]]'],
+        consequence: 'They may go on with the last value for ever, or stop with the plant running.',
+        remedy: 'Decide it in the settings of the exchange: {choices}.',
+      },
+      goesOn: {
+        severity: 'doubt',
+        headline: '{exchange}: {source} goes on commanding while the link is down, and nothing tells its program',
+        says: ['the source [[goes on commanding]]'],
+        consequence: 'Its program believes in what no longer arrives.',
+        remedy: 'Give the program a status of the link, or accept it with the reason why it need not know.',
+      },
+      byItself: {
+        severity: 'doubt',
+        headline: '{exchange}: outputs come back by themselves when the link returns',
+        says: ['outputs [[come back by themselves]]'],
+        consequence: 'Something may start without anybody having released it.',
+        remedy: 'Let them wait for a release, or accept it with the reason why it is safe.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }): Generator<Report> {
+      const lanes = childrenOf(reader, 'lane', exchange.id);
+      if (exchange.transfer !== 'cyclic blocks' || lanes.length === 0) return;
+      const ends = childrenOf(reader, 'end', exchange.id);
+      const claims = lanes.flatMap((lane) => childrenOf(reader, 'claim', lane.id));
+      const names = (does: 'writes' | 'reads') =>
+        ends
+          .filter((end) => claims.some((c) => c.end === end.id && (c.direction === does || c.direction === 'both')))
+          .map((end) => reader.get('station', end.station)?.name ?? '')
+          .join(', ');
+      const report = (message: string, field: string, label: string): Report => ({
+        ...{ message, label },
+        about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+        parties: ends.map((end) => ({ station: end.station, end: end.id })),
+        cells: [{ kind: 'exchange', id: exchange.id, path: ['onLoss', field] }],
+        params: {
+          ...{ exchange: exchange.name, sinks: names('reads') || 'the sinks', source: names('writes') || 'the source' },
+          choices: SINKS_ON_LOSS.join(', '),
+        },
+        subjects: [exchange.id],
+      });
+      const decided = exchange.onLoss;
+      if (!decided?.sinks) yield report('undecided', 'sinks', 'lost link');
+      if (decided?.source === 'goes on commanding') yield report('goesOn', 'source', 'not told of it');
+      if (decided?.back === 'come back by themselves') yield report('byItself', 'back', 'comes back');
+    },
+  },
+  fixes(finding, reader) {
+    const exchange = reader.get('exchange', finding.about.id);
+    if (!exchange) return [];
+    const fix = (label: string, next: Partial<NonNullable<Exchange['onLoss']>>) => ({
+      label,
+      changes: [set('exchange', exchange, ['onLoss'], { ...exchange.onLoss, ...next })],
+    });
+    // What the sinks are to do is for the engineer to say.
+    if (finding.message === 'undecided') return [];
+    if (finding.message === 'goesOn') return [fix(`the source ${SOURCE_ON_LOSS[0]}`, { source: SOURCE_ON_LOSS[0] })];
+    return [fix(`outputs ${ON_RETURN[1]}`, { back: ON_RETURN[1] })];
+  },
+};

@@ -1,0 +1,125 @@
+import { CheckEngine } from '../../engine.js';
+import { newPort } from '../../../model/create.js';
+import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
+import { smallPlant } from '../../../testing/random-edits.testing.js';
+import {
+  added,
+  codesOf,
+  edited,
+  theFinding,
+  twoStations,
+  wordsOf,
+  type FieldEdit,
+} from '../../../testing/two-stations.testing.js';
+
+const closed: FieldEdit = ['claim', 'cb3', 'open', 'closed'];
+
+test('DIR 3: what is closed to others is refused, what is open for reading only cannot be set', () => {
+  expect(words('DIR 3', closed)).toContain('C keeps it closed, and A reads it');
+  expect(mended('DIR 3', closed)).toEqual([]);
+  expect(codesOf(plant(['claim', 'cb3', 'open', 'may read']))).toEqual([]);
+  const sets: FieldEdit[] = [
+    ['claim', 'cb3', 'open', 'may read'],
+    ['claim', 'cb3', 'direction', 'both'],
+    ['claim', 'ca3', 'direction', 'both'],
+  ];
+  expect(wordsOf(theFinding(plant(...sets), 'DIR 3'))).toContain('A sets it, and C lets others only read it');
+  expect(mended('DIR 3', ...sets)).not.toContain('DIR 3');
+  // Nothing is said of a variable that nobody has decided on.
+  expect(codesOf(plant())).toEqual([]);
+});
+
+/** The exchange y through a coupler, whose two ends are on two networks. */
+function coupled() {
+  const base = added(smallPlant(), 'network', { id: 'far', order: 60, name: 'Far', kind: 'ethernet' });
+  const ports = added(
+    base,
+    'port',
+    { ...newPort('k1', 300, 'sd', 'net'), address: '10.0.0.40' },
+    { ...newPort('k2', 310, 'sd', 'far'), address: '10.7.0.40' },
+  );
+  return edited(
+    ports,
+    ['station', 'sd', 'roles', ['coupler']],
+    ['port', 'portc', 'network', 'far'],
+    ['port', 'portc', 'address', '10.7.0.3'],
+    ['exchange', 'y', 'via', 'sd'],
+    ['end', 'ya', 'told.yc.address', '10.0.0.40'],
+    ['end', 'yc', 'calling', 'calls'],
+    ['end', 'yc', 'told', { ya: { address: '10.7.0.40', tcpPort: '', unit: '' } }],
+  );
+}
+
+test('a coupler is called from both sides, each told its address there, and joins their subnets for its own area', () => {
+  expect(codesOf(coupled())).toEqual([]);
+  const wrong = edited(coupled(), ['end', 'yc', 'told.ya.address', '10.0.0.40']);
+  expect(wordsOf(theFinding(wrong, 'ADR 13'))).toContain('C was told address 10.0.0.40 for D; it is 10.7.0.40');
+  // Without a coupler there is no way, and nobody listens.
+  expect(codesOf(edited(coupled(), ['exchange', 'y', 'via', null]))).toEqual(
+    expect.arrayContaining(['ADR 6', 'DIR 6']),
+  );
+});
+
+test('DIR 7: the same slot on both sides of a coupler', () => {
+  const slots: FieldEdit[] = [
+    ['claim', 'ca3', 'slot', 3],
+    ['claim', 'cb3', 'slot', 4],
+  ];
+  const project = edited(coupled(), ...slots);
+  expect(wordsOf(theFinding(project, 'DIR 7'))).toContain('slot 3 at A, slot 4 at C');
+  expect(codesOf(edited(project, ['claim', 'cb3', 'slot', 3]))).toEqual([]);
+});
+
+test('DIR 13: both ends on one side; a slot twice in one direction, but not in both', () => {
+  const one = edited(coupled(), ['port', 'portc', 'network', 'net']);
+  expect([...new CheckEngine(one).findings.values()].filter((f) => f.code === 'DIR 13').map((f) => f.severity)).toEqual(
+    ['blocker'],
+  );
+  const project = coupled();
+  const [ca, cb] = ['ca3', 'cb3'].map((id) => project.get('claim', id)!);
+  const more = added(project, 'lane', { id: 'lane4', order: 20, exchange: 'y', items: {} });
+  const at = (area: string, view: string, number: number) => ({ area, view, number });
+  const two = added(
+    more,
+    'claim',
+    { ...ca!, id: 'ca4', lane: 'lane4', name: 'More', slot: 3, toldPlace: 'b40', place: at('areaa', 'va', 340) },
+    { ...cb!, id: 'cb4', lane: 'lane4', name: 'More', slot: 3, place: at('areac', 'vb', 40) },
+  );
+  const same = edited(two, ['claim', 'ca3', 'slot', 3], ['claim', 'cb3', 'slot', 3]);
+  expect(codesOf(same)).toEqual(['DIR 13', 'DIR 13']);
+  const other = edited(same, ['claim', 'ca4', 'direction', 'writes'], ['claim', 'cb4', 'direction', 'reads']);
+  expect(codesOf(other)).toEqual([]);
+});
+
+test('DIR 9: cyclic data asks for a decision; what returns by itself, and a source that knows nothing, are Doubts', () => {
+  const loss = (value: unknown): FieldEdit => ['exchange', 'y', 'onLoss', value];
+  expect(words('DIR 9', loss(null))).toContain('nothing decides what its sinks do on a lost link');
+  expect(words('DIR 9', loss({ sinks: 'go to zero', back: 'come back by themselves' }))).toContain(
+    'come back by themselves',
+  );
+  expect(mended('DIR 9', loss({ sinks: 'go to zero', back: 'come back by themselves' }))).toEqual([]);
+  expect(words('DIR 9', loss({ sinks: 'go to zero', source: 'goes on commanding' }))).toContain('goes on commanding');
+  // A request that is not answered is known to fail.
+  expect(codesOf(edited(twoStations(), ['exchange', 'x', 'onLoss', null]))).toEqual([]);
+});
+
+test('SIZ 5: 125 registers are read and 123 written at once [published: MODBUS Application Protocol V1.1b3, 6.3, 6.12] [from memory]', () => {
+  const long = (count: number): FieldEdit[] =>
+    ['ca', 'cb'].flatMap((id): FieldEdit[] => [
+      ['claim', id, 'length', { count, unit: 16 }],
+      ['claim', id, 'type', { base: 'WORD', count }],
+    ]);
+  const over = (count: number) => codesOf(plant(...long(count))).includes('SIZ 5');
+  const writes = plant().get('claim', 'ca')?.direction === 'writes';
+  expect([over(writes ? 123 : 125), over(writes ? 124 : 126)]).toEqual([false, true]);
+});
+
+test('TIM 1 and 2: not more often than a pass of the program, not given up before the next is due', () => {
+  expect(words('TIM 1', ['station', 'sc', 'scan', 250])).toContain(
+    'every 100 ms, and the program of C takes 250 ms for a pass',
+  );
+  expect(mended('TIM 1', ['station', 'sc', 'scan', 250])).toEqual([]);
+  expect(words('TIM 2', ['exchange', 'y', 'timeout', 50])).toContain('given up after 50 ms, and due every 100 ms');
+  expect(mended('TIM 2', ['exchange', 'y', 'timeout', 50])).toEqual([]);
+  expect(codesOf(plant(['exchange', 'y', 'timeout', 100]))).toEqual([]);
+});

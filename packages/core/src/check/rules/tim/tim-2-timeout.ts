@@ -1,0 +1,53 @@
+import { set } from '../../../change/make.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Rule } from '../../rule.js';
+
+export const timeoutTooShort: Rule = {
+  meta: {
+    code: 'TIM 2',
+    title: 'The timeout of cyclic data is not shorter than its cadence',
+    source: 'common practice: what is given up before the next is due makes a link look lost that is not',
+    messages: {
+      cadence: {
+        severity: 'doubt',
+        headline: '{exchange}: given up after {timeout} ms, and due every {cadence} ms',
+        says: ['timeout [[{timeout} ms]], cadence {cadence} ms'],
+        consequence: 'One late message is taken for a lost link.',
+        remedy: 'Set the timeout to three times the cadence, {proposed} ms, or to what the device asks for.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      const { cadence, timeout } = exchange;
+      // Of requests the timeout is of one answer, and may well be shorter than the time to the next request.
+      if (exchange.transfer !== 'cyclic blocks' || !cadence || !timeout || timeout >= cadence) return;
+      yield {
+        message: 'cadence',
+        label: 'timeout',
+        about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+        parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
+        cells: [
+          { kind: 'exchange', id: exchange.id, path: ['timeout'] },
+          { kind: 'exchange', id: exchange.id, path: ['cadence'] },
+        ],
+        params: {
+          ...{ exchange: exchange.name, timeout: String(timeout), cadence: String(cadence) },
+          proposed: String(cadence * 3),
+        },
+        subjects: [exchange.id],
+      };
+    },
+  },
+  fixes(finding, reader) {
+    const exchange = reader.get('exchange', finding.about.id);
+    if (!exchange) return [];
+    const { timeout, proposed } = finding.params;
+    return [
+      {
+        label: `${exchange.name}: timeout ${timeout} ms → ${proposed} ms`,
+        changes: [set('exchange', exchange, ['timeout'], Number(proposed))],
+      },
+    ];
+  },
+};
