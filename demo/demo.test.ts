@@ -62,6 +62,12 @@ test('the seeded faults are found, once each, with both values', () => {
       'Door times: reads 12 bytes, %MW512–%MW517',
       'Times: writes 14 bytes, %MB124–%MB137',
     ],
+    [
+      'TIM 3',
+      'blocker',
+      'meters',
+      '4 requests, the first 9.2 ms request + 4.0 ms silence + 30.0 ms delay + 51.6 ms answer + 4.0 ms silence at 9600 8E1: 395 ms; cadence 250 ms',
+    ],
     ['DIR 9', 'doubt', 'evaporators', 'PlantCtl, EvapHead: not decided'],
     ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
   ]);
@@ -70,7 +76,7 @@ test('the seeded faults are found, once each, with both values', () => {
 test('as agreed, nothing is found and every lane agrees', () => {
   expect(findings(true)).toEqual([]);
   const engine = new CheckEngine(kestrelQuay(true));
-  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(22).fill('agreed'));
+  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(26).fill('agreed'));
 });
 
 test('the two differ in the mended paths only', () => {
@@ -85,6 +91,7 @@ test('the two differ in the mended paths only', () => {
     'end duty-plant told.duty-skid.address',
     'end service-servicelaptop told.service-brinertu.telemetry',
     'exchange evaporators onLoss',
+    'exchange meters cadence',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',
     'network roof-radio radio.endUnits',

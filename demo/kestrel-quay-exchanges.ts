@@ -14,6 +14,10 @@ export const moreExchanges = (agreed: boolean): Exchange[] => [
     ...{ transfer: 'cyclic blocks', cadence: 20, timeout: 100, via: 'quaylink', onLoss: SAFE },
   },
   {
+    ...{ id: 'meters', order: 50, name: 'Energy meters', kind: 'gateway memory', protocol: 'modbus-rtu' },
+    ...{ transfer: 'requests', cadence: agreed ? 500 : 250, timeout: 200, responseDelay: 30 },
+  },
+  {
     ...{ id: 'evaporators', order: 60, name: 'Evaporator I/O', kind: 'remote I/O', protocol: 'cyclic-ethernet-io' },
     ...{ transfer: 'cyclic blocks', cadence: 10, timeout: 40 },
     ...(agreed ? { onLoss: SAFE } : {}),
@@ -32,7 +36,19 @@ const end = (
 const told = (rest: Partial<End['told'][string]>) => ({ address: '', tcpPort: '', unit: '', ...rest });
 const plantAt = { 'temperatures-plantctl': told({ address: '10.48.10.11', slot: '0' }) };
 
+const METERS = ['meter1', 'meter2', 'meter3', 'watermeter'] as const;
+const UNITS = ['11', '12', '13', '14'];
+
 export const moreEnds: End[] = [
+  end(
+    'meters',
+    'meterhub',
+    10,
+    'port-meterhub-meter-line',
+    'calls',
+    Object.fromEntries(METERS.map((meter, i) => [`meters-${meter}`, told({ unit: UNITS[i]! })])),
+  ),
+  ...METERS.map((meter, i) => end('meters', meter, 20 + i * 10, `port-${meter}-meter-line`, 'listens', {})),
   end('temperatures', 'plantctl', 10, 'port-plantctl', 'listens', {}),
   end('temperatures', 'skidctl', 20, 'port-skidctl', 'calls', plantAt),
   end('temperatures', 'controlroom', 30, 'port-controlroom', 'calls', plantAt),
@@ -58,7 +74,26 @@ const area = (id: string, station: string, name: string, wordBits: Area['wordBit
   reservations: {},
 });
 
+/** Ten values of two registers, low register first, as the meters give them. */
+const REGISTERS = 20;
+const LOW_FIRST = { registerOrder: 'low first' } as const;
+
 export const MORE_AREAS: Area[] = [
+  {
+    ...area('meterhub-memory', 'meterhub', 'Memory', 16, {
+      words: { order: 10, name: 'words', notation: 'prefix and number', prefix: 'G', unit: 16, first: 0 },
+      bytes: { order: 20, name: 'bytes', notation: 'byte offset', unit: 8, first: 0 },
+    }),
+    ...{ kind: 'gateway memory', words: 3072, layout: LOW_FIRST },
+  },
+  ...METERS.map((meter): Area => ({
+    ...area(`${meter}-inputs`, meter, 'Readings', 16, {
+      ref: {
+        ...{ order: 10, name: 'references', notation: 'reference 5', table: 'input registers', unit: 16, first: 1 },
+      },
+    }),
+    ...{ kind: 'input registers', words: REGISTERS, writers: ['firmware'], layout: LOW_FIRST },
+  })),
   area('dockctl-memory', 'dockctl', 'Memory', 8, {
     mb: { order: 10, name: 'bytes', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 },
   }),
@@ -117,6 +152,7 @@ export const MORE_LANES: Lane[] = [
   lane('temperatures', 'store-temperatures', 10),
   lane('temperatures', 'door-counts', 20),
   ...SLOTS.map(([, id], i) => lane('docks', id, (i + 1) * 10)),
+  ...METERS.map((meter, i) => lane('meters', `${meter}-readings`, (i + 1) * 10)),
 ];
 
 const ints = (
@@ -131,7 +167,27 @@ const ints = (
 /** Its bytes lie the other way round in a word, so it exchanges them as they arrive. */
 const SWAPPED = { swap: 'bytes' } as const;
 
+const reading = (meter: string, end: string, rest: Pick<Claim, 'direction' | 'place' | 'toldPlace'>): Claim => ({
+  ...{
+    id: `${meter}-readings-${end}`,
+    lane: `${meter}-readings`,
+    end: `meters-${end}`,
+    name: `${meter[0]!.toUpperCase()}${meter.slice(1)}Readings`,
+  },
+  ...{ length: { count: REGISTERS, unit: 16 }, type: { base: 'REAL', count: REGISTERS / 2 }, swap: null, items: {} },
+  ...rest,
+});
+
 export const moreClaims = (agreed: boolean): Claim[] => [
+  ...METERS.flatMap((meter, i) => [
+    reading(meter, 'meterhub', {
+      ...{ direction: 'reads', place: { area: 'meterhub-memory', view: 'words', number: i * REGISTERS } },
+      toldPlace: '30001',
+    }),
+    reading(meter, meter, {
+      ...{ direction: 'writes', place: { area: `${meter}-inputs`, view: 'ref', number: 1 }, toldPlace: null },
+    }),
+  ]),
   claim('temperatures', 'store-temperatures', 'plantctl', ints('StoreTemp', 'writes', 400, 12, { open: 'may read' })),
   claim('temperatures', 'store-temperatures', 'skidctl', {
     ...ints('StoreT', 'reads', 1400, 12),

@@ -21,7 +21,7 @@ test('an input module put before two others: what moves is shown first; then slo
   await expect(dialog).toContainText('In 1slot 1 to slot 2');
   await expect(dialog).toContainText('Air temperaturesslot 7 to slot 8');
   await expect(dialog).toContainText('%IB22–%IB23 to %IB24–%IB25');
-  await expect(dialog).toContainText('Nothing is bound to the ranges that move');
+  await expect(dialog).toContainText('In 2 of Evaporator I/O at %IB22–%IB23; there In 1 writes afterwards');
   await dialog.getByRole('button', { name: 'Do it' }).press('Enter');
   await expect(dialog).toBeHidden();
   await expect(at(page, 'evap-2', 1)).toHaveText('3');

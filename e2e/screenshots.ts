@@ -26,6 +26,7 @@ test('pictures', async ({ page, app }) => {
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
   await shot('slots', `/p/${project}/stations/evaphead`);
   await shot('owner-map', `/p/${project}/owner-map`);
+  await shot('coupler', `/p/${project}/exchanges/docks`);
   await shot('service-link', `/p/${project}/exchanges/service`);
   await shot('profiles', `/p/${project}/profiles`);
   await page.goto(`${app.url}/p/${project}/hardware-list`);

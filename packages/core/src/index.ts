@@ -108,6 +108,7 @@ export * from './station/edit-listening.js';
 export * from './station/edit-off.js';
 export * from './station/edit-zone.js';
 export * from './hardware/owner-map.js';
+export * from './time/line-pass.js';
 export * from './wiring/module-copies.js';
 export * from './wiring/listening.js';
 export * from './wiring/on-ethernet.js';

@@ -5,6 +5,7 @@ import {
   dropWithDependents,
   editExchange,
   inOrder,
+  linePassOf,
   OTHER_FACTS,
   OTHER_ID,
   ON_RETURN,
@@ -57,6 +58,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
   const others = inOrder(project, 'station').filter((station) => !ends.some((e) => e.station === station.id));
   const facts = exchange.facts ?? OTHER_FACTS;
   const other = exchange.protocol === OTHER_ID;
+  const pass = linePassOf(project, exchange);
   const put = (field: ExchangeField) => (text: string) =>
     commit(`${exchange.name}: ${field}`, [editExchange(exchange, field, text)]);
   const input = (label: string, field: ExchangeField, value: string, placeholder: string, mono = true) => (
@@ -83,6 +85,18 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
       {select('transfer', 'transfer', exchange.transfer, choices(protocolOf(exchange).transfers))}
       {input('cadence, ms', 'cadence', exchange.cadence === null ? '' : String(exchange.cadence), 'on request')}
       {input('timeout, ms', 'timeout', exchange.timeout ? String(exchange.timeout) : '', 'not set')}
+      {exchange.transfer === 'requests' &&
+        input(
+          'response delay, ms',
+          'responseDelay',
+          exchange.responseDelay ? String(exchange.responseDelay) : '',
+          'not said',
+        )}
+      {pass && (
+        <span>
+          a pass: {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
+        </span>
+      )}
       {exchange.kind === 'coupler area' && (
         <label>
           <span>through </span>

@@ -3,8 +3,9 @@ import {
   dropWithDependents,
   editExchange,
   inOrder,
-  PROTOCOL_CHOICES,
+  EXCHANGE_KINDS,
   protocolOf,
+  protocolsFor,
   tallyOf,
   type ExchangeField,
   type Verdict,
@@ -24,15 +25,15 @@ import { BoxButton, Empty, PageTitle } from '../theme/parts';
 import { NewExchange } from './new-exchange';
 import { cadenceWords } from './words';
 
-const FIELDS: readonly (ExchangeField | null)[] = [null, 'name', 'protocol', null, 'cadence'];
+const FIELDS: readonly (ExchangeField | null)[] = [null, 'name', 'kind', 'protocol', null, 'cadence'];
 const SHOWN: Shown = { kind: 'exchange', fields: FIELDS };
-const PROTOCOL_NAMES = PROTOCOL_CHOICES.map((p) => p.name);
 const COLUMNS: readonly GridColumn[] = [
   { id: 'open', title: 'Open', track: '60px', quiet: true },
   { id: 'name', title: 'Exchange', names: true, track: 'minmax(160px, 1fr)' },
-  { id: 'protocol', title: 'Protocol', track: '140px' },
-  { id: 'ends', title: 'Between', track: 'minmax(200px, 1fr)' },
-  { id: 'cadence', title: 'Cadence', track: '120px' },
+  { id: 'kind', title: 'Kind', track: '118px' },
+  { id: 'protocol', title: 'Protocol', track: '170px' },
+  { id: 'ends', title: 'Between', track: 'minmax(180px, 1fr)' },
+  { id: 'cadence', title: 'Cadence', track: '92px' },
   { id: 'lanes', title: 'Its lanes', track: 'minmax(140px, 1fr)' },
   { id: 'agreed', title: 'Agreed', track: '90px', right: true },
   { id: 'findings', title: 'Findings', track: '110px' },
@@ -79,8 +80,13 @@ export function ExchangesPage() {
             },
           },
           { text: exchange.name, editable: true, differs: own.some((f) => f.cells.some((c) => c.kind === 'exchange')) },
-          { text: protocolOf(exchange).name, editable: true, options: PROTOCOL_NAMES },
-          { text: names.join(' and ') },
+          { text: exchange.kind, editable: true, options: EXCHANGE_KINDS },
+          {
+            text: protocolOf(exchange).name,
+            editable: true,
+            options: protocolsFor(exchange.kind).map((p) => p.name),
+          },
+          { text: names.length > 2 ? names.join(', ') : names.join(' and ') },
           {
             text: exchange.cadence === null ? '' : String(exchange.cadence),
             show: cadenceWords(exchange.cadence),

@@ -1,4 +1,4 @@
-import { createExchange, EXCHANGE_KINDS, inOrder, protocolsFor, type ExchangeKind } from '@dialoga/core';
+import { createExchange, EXCHANGE_KINDS, inOrder, protocolsFor, rolesFor, type ExchangeKind } from '@dialoga/core';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -30,6 +30,10 @@ const Form = styled.form`
     grid-column: 1 / -1;
   }
 `;
+
+/** What an end does in words of its kind, where that says more than who calls. */
+const LEFT: Partial<Record<ExchangeKind, string>> = { 'shared variables': 'offers', 'remote I/O': 'controller' };
+const RIGHT: Partial<Record<ExchangeKind, string>> = { 'shared variables': 'takes', 'remote I/O': 'head' };
 
 /** Begins an exchange: a name, its kind and protocol, and the two stations. */
 export function NewExchange({ onClose }: { onClose: () => void }) {
@@ -104,8 +108,8 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
               EXCHANGE_KINDS.map((k) => ({ id: k, name: k })),
             )}
             {choice('Protocol', protocol, setProtocol, protocolsFor(kind))}
-            {choice('Left, calls', left, setLeft, stations)}
-            {choice('Right, listens', right, setRight, stations)}
+            {choice(`Left, ${LEFT[kind] ?? rolesFor(kind)[0]}`, left, setLeft, stations)}
+            {choice(`Right, ${RIGHT[kind] ?? rolesFor(kind)[1]}`, right, setRight, stations)}
             {problem && <p role="alert">{problem}</p>}
             <footer>
               <BoxButton type="submit">Begin</BoxButton>

@@ -42,6 +42,7 @@ import { onLoss } from './rules/dir/dir-9-on-loss.js';
 import { couplerSides } from './rules/dir/dir-13-coupler-sides.js';
 import { overLimit } from './rules/siz/siz-5-over-limit.js';
 import { cadenceTooShort } from './rules/tim/tim-1-cadence-too-short.js';
+import { passTooLong } from './rules/tim/tim-3-pass-too-long.js';
 import { timeoutTooShort } from './rules/tim/tim-2-timeout.js';
 import { lengthDiffers } from './rules/siz/siz-1-length-differs.js';
 import { arrayDiffers } from './rules/siz/siz-2-array-differs.js';
@@ -162,6 +163,7 @@ export const RULES: readonly Rule[] = [
   nameNotLegal,
   cadenceTooShort,
   timeoutTooShort,
+  passTooLong,
   connections,
   bytes,
   nodes,

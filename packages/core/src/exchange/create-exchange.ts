@@ -1,12 +1,15 @@
+import { apply } from '../change/apply.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { newEnd, newExchange } from '../model/create.js';
 import { childrenOf, inOrder, orderAfter } from '../model/order.js';
 import type { ExchangeKind } from '../model/words.js';
+import { rolesFor } from './kind-protocols.js';
+import { lanesFromLandings } from './remote-io.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import type { Project } from '../model/project.js';
 
-/** What is asked for when an exchange is begun. The first station calls, the second listens. */
+/** What is asked for when an exchange is begun. Who calls follows from its kind. */
 export interface ExchangeWish {
   name: string;
   kind: ExchangeKind;
@@ -22,10 +25,25 @@ export function createExchange(
 ): { id: string; changes: Change[] } {
   const order = orderAfter(inOrder(project, 'exchange'));
   const plain = newExchange(newId(), order, wish.name, wish.protocol);
-  const exchange = { ...plain, kind: wish.kind, transfer: protocolOf(plain).transfers[0]! };
+  // Variables and images are sent cyclically where the protocol can; a peer connection begins with its usual way.
+  const [usual] = protocolOf(plain).transfers;
+  const couplers = [...project.all('station')].filter((s) => s.roles.includes('coupler'));
+  const exchange = {
+    ...{ ...plain, kind: wish.kind, transfer: usual! },
+    // The only coupler there is, is the one.
+    ...(wish.kind === 'coupler area' && couplers.length === 1 ? { via: couplers[0]!.id } : {}),
+  };
   const ends = wish.stations.map((station, i) => {
     const port = childrenOf(project, 'port', station)[0]?.id ?? null;
-    return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, i === 0 ? 'calls' : 'listens');
+    return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
-  return { id: exchange.id, changes: [put('exchange', exchange), ...ends.map((end) => put('end', end))] };
+  const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];
+  if (wish.kind !== 'remote I/O') return { id: exchange.id, changes };
+  // Its lanes follow from the landings; with none yet, it begins empty.
+  const begun = apply(project, { id: exchange.id, label: '', changes });
+  if (!begun.ok) return { id: exchange.id, changes };
+  return {
+    id: exchange.id,
+    changes: [...changes, ...lanesFromLandings(project.with(begun.entities), exchange, newId)],
+  };
 }

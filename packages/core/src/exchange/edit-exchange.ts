@@ -24,6 +24,7 @@ export type ExchangeField =
   | 'transfer'
   | 'cadence'
   | 'timeout'
+  | 'responseDelay'
   | LossField
   | 'factName'
   | 'carries'
@@ -35,6 +36,8 @@ export type ExchangeField =
 export type LossField = 'sinks' | 'source' | 'back' | 'notRepeated';
 
 const DAY_MS = 86_400_000;
+
+const TIME_WORDS = { cadence: 'a cadence', timeout: 'a timeout', responseDelay: 'a response delay' };
 
 /** `100`, `100 ms`, `2 s`, `1 min`; empty means on request. Gives ms. */
 function parseTime(text: string, what: string) {
@@ -77,9 +80,10 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
       return transfer.ok ? changed(set('exchange', exchange, ['transfer'], transfer.value)) : refused(transfer);
     }
     case 'cadence':
+    case 'responseDelay':
     case 'timeout': {
       if (clean === '') return changed(set('exchange', exchange, [field], null));
-      const time = parseTime(clean, field === 'cadence' ? 'a cadence' : 'a timeout');
+      const time = parseTime(clean, TIME_WORDS[field]);
       return time.ok ? changed(set('exchange', exchange, [field], time.value)) : refused(time);
     }
     case 'kind': {

@@ -50,6 +50,8 @@ export class Exchange {
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) cadence!: number | null;
   /** ms */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) timeout?: number | null;
+  /** ms from the end of a request to the beginning of its answer, at most */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) responseDelay?: number | null;
   /** of a coupler area: the station that couples */
   @IsOptional() @IsId() via?: string | null;
   @Nested(() => OnLoss, { nullable: true }) onLoss?: OnLoss | null;

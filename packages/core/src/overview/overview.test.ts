@@ -16,7 +16,7 @@ const cellsOf = (project: Project) =>
 test('sources down, sinks across, with the words of the source', () => {
   expect(cellsOf(smallPlant())).toEqual([
     ['sa', 'sb', 4, 'agreed', false, ['Block ca']],
-    ['sb', 'sa', 8, 'agreed', false, ['Block ca']],
+    ['sb', 'sa', 12, 'agreed', false, ['Block ca', 'Block ca']],
     ['sc', 'sa', 4, 'agreed', false, ['Block ca']],
   ]);
   const { sources, sinks } = matrixOf(smallPlant());
@@ -40,7 +40,7 @@ test('an end that says nothing is taken to be on the other side', () => {
   const silentSink = cellsOf(without(smallPlant(), 'claim', 'cb'));
   expect(silentSink[0]!.slice(0, 4)).toEqual(['sa', 'sb', 4, 'one-sided']);
   const silentSource = cellsOf(without(smallPlant(), 'claim', 'cb2'));
-  expect(silentSource[1]!.slice(0, 4)).toEqual(['sb', 'sa', 8, 'one-sided']);
+  expect(silentSource[1]!.slice(0, 4)).toEqual(['sb', 'sa', 12, 'one-sided']);
 });
 
 test('what is to do stands under its step, the first Blocker to begin with', () => {

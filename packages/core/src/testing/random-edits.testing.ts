@@ -156,8 +156,25 @@ function withService(project: Project): Project {
     { ...newEnd('rtua', 10, 'rtu', 'sa', 'pl1', 'calls'), told: { rtub: { ...told, unit: '11' } } },
     newEnd('rtub', 20, 'rtu', 'sb', 'pl2', 'listens'),
   );
+  const requested = added(ends, 'lane', { id: 'lane5', order: 10, exchange: 'rtu', items: {} });
+  const [ca, cb] = [requested.get('claim', 'ca')!, requested.get('claim', 'cb')!];
+  const at = (area: string, view: string, number: number) => ({ area, view, number });
+  const asked = added(
+    requested,
+    'claim',
+    {
+      ...ca,
+      id: 'ca5',
+      lane: 'lane5',
+      end: 'rtua',
+      direction: 'reads',
+      place: at('areaa', 'va', 800),
+      toldPlace: 'b340',
+    },
+    { ...cb, id: 'cb5', lane: 'lane5', end: 'rtub', direction: 'writes', place: at('areab', 'vb', 340) },
+  );
   const stated = edited(
-    ends,
+    asked,
     ['station', 'sb', 'typeText', 'small'],
     ['station', 'sb', 'actsAs', 'large'],
     ['station', 'sb', 'firmware', { cpu: { order: 10, part: 'CPU', version: '4.1' } }],
@@ -281,7 +298,9 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
   ['area', 'reservations', [{}, {}, { r: { order: 1, start: 4800, length: 64, owner: 'module' } }]],
   ['exchange', 'name', ['Exchange', 'Second', '']],
   ['exchange', 'cadence', [null, 100]],
-  ['exchange', 'timeout', [null, 50, 500]],
+  ['exchange', 'timeout', [null, 50, 500, 5]],
+  ['exchange', 'responseDelay', [null, 30, 900], /^rtu/],
+  ['exchange', 'cadence', [null, 10, 10, 5000], /^rtu/],
   ['exchange', 'via', [null, 'sd', 'sd'], /^y/],
   [
     'exchange',

@@ -1,6 +1,8 @@
 import { parseIpv4 } from '../../../address/ipv4.js';
 import { TOLD_WORDS, toldFields, type ToldValue } from '../../../lane/told.js';
+import type { End } from '../../../model/end.js';
 import { childrenOf } from '../../../model/order.js';
+import type { Reader } from '../../../model/project.js';
 import type { Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
 
@@ -67,7 +69,8 @@ export const toldNotTrue: Rule = {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         for (const value of toldFields(reader, exchange, end)) {
           const message = messageFor(value);
-          if (!message) continue;
+          // A unit that stands twice on its line is to be settled there first: ADR 8 says so.
+          if (!message || (value.field === 'unit' && standsTwice(reader, value.other))) continue;
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message,
@@ -106,4 +109,10 @@ function messageFor(value: ToldValue): string | null {
   if (value.field !== 'address' || !parseIpv4(value.told).ok) return 'differs';
   if (value.former) return 'former';
   return value.belongsTo ? 'another' : 'differs';
+}
+
+function standsTwice(reader: Reader, { port: id }: End): boolean {
+  const port = id ? reader.get('port', id) : undefined;
+  if (!port?.network || port.unit === null) return false;
+  return childrenOf(reader, 'port', port.network).some((p) => p.id !== port.id && p.unit === port.unit);
 }

@@ -20,6 +20,7 @@ test('where places are free, nobody is told', () => {
     elsewhere(),
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero' }],
   );
   expect(codesOf(project).filter((c) => c.startsWith('POS'))).toEqual([]);
 });

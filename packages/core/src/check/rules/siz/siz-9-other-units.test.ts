@@ -6,6 +6,7 @@ const noted = (told: string) =>
     twoStations(),
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero' }],
     ['claim', 'ca', 'toldPlace', told],
   );
 

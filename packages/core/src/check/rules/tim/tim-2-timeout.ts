@@ -1,13 +1,21 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
+import { linePassOf, roundCadence } from '../../../time/line-pass.js';
 import type { Rule } from '../../rule.js';
 
 export const timeoutTooShort: Rule = {
   meta: {
     code: 'TIM 2',
-    title: 'The timeout of cyclic data is not shorter than its cadence',
+    title: 'The timeout is not shorter than an answer takes; of cyclic data, than its cadence',
     source: 'common practice: what is given up before the next is due makes a link look lost that is not',
     messages: {
+      answer: {
+        severity: 'blocker',
+        headline: '{exchange}: given up after {timeout} ms, and an answer takes up to {answer} ms',
+        says: ['timeout [[{timeout} ms]]; response delay and answer [[{answer} ms]]'],
+        consequence: 'Every longer answer is taken for none.',
+        remedy: 'Set the timeout to {proposed} ms or more.',
+      },
       cadence: {
         severity: 'doubt',
         headline: '{exchange}: given up after {timeout} ms, and due every {cadence} ms',
@@ -20,6 +28,23 @@ export const timeoutTooShort: Rule = {
   on: {
     *exchange(exchange, { reader }) {
       const { cadence, timeout } = exchange;
+      const answers = timeout ? (linePassOf(reader, exchange)?.requests ?? []) : [];
+      const longest = Math.max(0, ...answers.map((r) => r.silence + r.delay + r.response));
+      if (timeout && longest > timeout) {
+        yield {
+          message: 'answer',
+          label: 'timeout',
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
+          cells: [{ kind: 'exchange', id: exchange.id, path: ['timeout'] }],
+          params: {
+            ...{ exchange: exchange.name, timeout: String(timeout), answer: longest.toFixed(1) },
+            proposed: String(roundCadence(longest)),
+          },
+          subjects: [exchange.id],
+        };
+        return;
+      }
       // Of requests the timeout is of one answer, and may well be shorter than the time to the next request.
       if (exchange.transfer !== 'cyclic blocks' || !cadence || !timeout || timeout >= cadence) return;
       yield {
