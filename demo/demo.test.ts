@@ -68,6 +68,13 @@ test('the seeded faults are found, once each, with both values', () => {
       'meters',
       '4 requests, the first 9.2 ms request + 4.0 ms silence + 30.0 ms delay + 51.6 ms answer + 4.0 ms silence at 9600 8E1: 395 ms; cadence 250 ms',
     ],
+    [
+      'POS 1',
+      'blocker',
+      'all-readings',
+      'MeterReadings: asks MeterHub for G1600, 80 words',
+      'Readings: writes G800–G879',
+    ],
     ['DIR 9', 'doubt', 'evaporators', 'PlantCtl, EvapHead: not decided'],
     ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
   ]);
@@ -76,12 +83,13 @@ test('the seeded faults are found, once each, with both values', () => {
 test('as agreed, nothing is found and every lane agrees', () => {
   expect(findings(true)).toEqual([]);
   const engine = new CheckEngine(kestrelQuay(true));
-  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(26).fill('agreed'));
+  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(27).fill('agreed'));
 });
 
 test('the two differ in the mended paths only', () => {
   const paths = diff(kestrelQuay(false), kestrelQuay(true)).map((c) => `${c.kind} ${c.id} ${c.path.join('.')}`);
   expect(paths.sort()).toEqual([
+    'claim all-readings-plantctl toldPlace',
     'claim door-counts-plantctl open',
     'claim door-releases-dockctl direction',
     'claim door-times-plantctl length.count',

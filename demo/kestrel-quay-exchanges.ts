@@ -18,6 +18,10 @@ export const moreExchanges = (agreed: boolean): Exchange[] => [
     ...{ transfer: 'requests', cadence: agreed ? 500 : 250, timeout: 200, responseDelay: 30 },
   },
   {
+    ...{ id: 'readings', order: 55, name: 'Meter readings', kind: 'gateway memory', protocol: 'modbus-tcp' },
+    ...{ transfer: 'requests', cadence: 1000, timeout: 500 },
+  },
+  {
     ...{ id: 'evaporators', order: 60, name: 'Evaporator I/O', kind: 'remote I/O', protocol: 'cyclic-ethernet-io' },
     ...{ transfer: 'cyclic blocks', cadence: 10, timeout: 40 },
     ...(agreed ? { onLoss: SAFE } : {}),
@@ -36,6 +40,7 @@ const end = (
 const told = (rest: Partial<End['told'][string]>) => ({ address: '', tcpPort: '', unit: '', ...rest });
 const plantAt = { 'temperatures-plantctl': told({ address: '10.48.10.11', slot: '0' }) };
 
+const hubAt = { 'readings-meterhub': told({ address: '10.48.10.30' }) };
 const METERS = ['meter1', 'meter2', 'meter3', 'watermeter'] as const;
 const UNITS = ['11', '12', '13', '14'];
 
@@ -65,6 +70,9 @@ export const moreEnds: End[] = [
     },
   ),
   end('docks', 'dockctl', 20, 'port-dockctl-quay-lan', 'calls', { 'docks-plantctl': told({ name: 'quay-link' }) }),
+  end('readings', 'meterhub', 5, 'port-meterhub', 'listens', {}),
+  end('readings', 'plantctl', 10, 'port-plantctl', 'calls', hubAt),
+  end('readings', 'controlroom', 20, 'port-controlroom', 'calls', hubAt),
   end('evaporators', 'plantctl', 10, 'port-plantctl', 'calls', { 'evaporators-evaphead': told({ name: 'evap-head' }) }),
   end('evaporators', 'evaphead', 20, 'port-evaphead', 'listens', {}),
 ];
@@ -76,6 +84,8 @@ const area = (id: string, station: string, name: string, wordBits: Area['wordBit
 
 /** Ten values of two registers, low register first, as the meters give them. */
 const REGISTERS = 20;
+/** The word of the gateway's memory from which the readings lie. */
+const FIRST_READING = 800;
 const LOW_FIRST = { registerOrder: 'low first' } as const;
 
 export const MORE_AREAS: Area[] = [
@@ -152,6 +162,7 @@ export const MORE_LANES: Lane[] = [
   lane('temperatures', 'store-temperatures', 10),
   lane('temperatures', 'door-counts', 20),
   ...SLOTS.map(([, id], i) => lane('docks', id, (i + 1) * 10)),
+  lane('readings', 'all-readings', 10),
   ...METERS.map((meter, i) => lane('meters', `${meter}-readings`, (i + 1) * 10)),
 ];
 
@@ -178,10 +189,35 @@ const reading = (meter: string, end: string, rest: Pick<Claim, 'direction' | 'pl
   ...rest,
 });
 
+const allReadings = (end: string, name: string, rest: Partial<Claim>): Claim => ({
+  ...{ id: `all-readings-${end}`, lane: 'all-readings', end: `readings-${end}`, name, direction: 'reads', place: null },
+  ...{
+    length: { count: 4 * REGISTERS, unit: 16 },
+    type: { base: 'REAL', count: 2 * REGISTERS },
+    swap: null,
+    items: {},
+  },
+  ...{ toldPlace: null, ...rest },
+});
+
 export const moreClaims = (agreed: boolean): Claim[] => [
+  // A byte offset where the other counts words: twice as far as meant.
+  allReadings('plantctl', 'MeterReadings', {
+    ...{ place: { area: 'plantctl-memory', view: 'mw', number: 600, width: 16 }, swap: 'words' },
+    toldPlace: agreed ? 'G800' : 'G1600',
+  }),
+  allReadings('controlroom', 'MeterReadings', {
+    ...{ place: { area: 'controlroom-points', view: 'points', number: 100 }, toldPlace: 'G800' },
+  }),
+  allReadings('meterhub', 'Readings', {
+    ...{ direction: 'writes', place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING } },
+  }),
   ...METERS.flatMap((meter, i) => [
     reading(meter, 'meterhub', {
-      ...{ direction: 'reads', place: { area: 'meterhub-memory', view: 'words', number: i * REGISTERS } },
+      ...{
+        direction: 'reads',
+        place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING + i * REGISTERS },
+      },
       toldPlace: '30001',
     }),
     reading(meter, meter, {

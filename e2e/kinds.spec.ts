@@ -95,3 +95,26 @@ test('an input module put before others: the lanes that are bound to the ranges 
   await expect(dialog).toBeHidden();
   await expectDemo(page);
 });
+
+test('where a meter’s reading goes, and what a point of the SCADA station comes from: one key', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/exchanges/meters`);
+  await expectDemo(page);
+  await row(page, 'meter1-readings').locator('[data-column="1"]').click();
+  await page.keyboard.press('Control+J');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('The way of Meter1Readings of MeterHub');
+  await expect(dialog.getByRole('list').first()).toContainText('ControlRoom, MeterReadings');
+  await expect(dialog.getByRole('list').last()).toContainText('Meter1, Meter1Readings');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await page.goto(page.url().replace('meters', 'readings'));
+  await expectDemo(page);
+  await page.getByRole('combobox', { name: 'Station of the right page' }).selectOption({ label: 'ControlRoom' });
+  await row(page, 'all-readings').locator('[data-column="8"]').click();
+  await page.keyboard.press('Control+J');
+  await expect(dialog.getByRole('list').last()).toContainText('WaterMeter');
+  await page.keyboard.press('Escape');
+});

@@ -36,6 +36,7 @@ import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { ExchangeSettings } from './exchange-settings';
 import { ExplainDialog } from './explain-dialog';
+import { FollowDialog } from './follow-dialog';
 import { FillDialog } from './fill-dialog';
 import { useFolded } from './map/folded';
 import { SheetMapSection } from './map/sheet-map';
@@ -74,6 +75,7 @@ export function SheetPage() {
   const [settings, setSettings] = useState(false);
   const [wish, setWish] = useState<GoTo | null>(null);
   const [explaining, setExplaining] = useState<{ lane: string; item?: string } | null>(null);
+  const [following, setFollowing] = useState<{ claim: string; item: string | null } | null>(null);
   const [filling, setFilling] = useState<CellAt | null>(null);
   const [asking, setAsking] = useState<'mirror' | 'shift' | null>(null);
   const [folded, setFolded] = useFolded();
@@ -225,6 +227,7 @@ export function SheetPage() {
           onClose={() => setExplaining(null)}
         />
       )}
+      {following && <FollowDialog {...following} onClose={() => setFollowing(null)} />}
       {asking === 'mirror' && (
         <MirrorDialog
           project={project}
@@ -349,6 +352,11 @@ export function SheetPage() {
             return true;
           }
           const explains = kind === 'lane' || kind === 'second' || kind === 'item';
+          if (event.key.toLowerCase() === 'j' && (event.ctrlKey || event.metaKey) && explains) {
+            const claim = claimAt(lane, endAt(at.column)) ?? claimAt(lane, left) ?? claimAt(lane, right);
+            if (claim) setFollowing({ claim: claim.id, item: kind === 'item' && key ? key : null });
+            return true;
+          }
           if (event.key.toLowerCase() === 'i' && (event.ctrlKey || event.metaKey) && explains) {
             setExplaining({ lane, ...(kind === 'item' ? { item: key } : {}) });
             return true;

@@ -1,6 +1,8 @@
 import {
   dropWithDependents,
   editNetwork,
+  formatSubnet,
+  freeSubnet,
   inOrder,
   networkText,
   NETWORK_KINDS,
@@ -105,7 +107,9 @@ export function NetworksGrid() {
       edits.flatMap(({ row, column, text }) => {
         const network = project.get('network', row);
         const field = FIELDS[column];
-        return network && field ? [editNetwork(network, field, text)] : [];
+        if (!network || !field) return [];
+        const wish = field === 'subnet' && text.trim().toLowerCase() === 'new' ? freeSubnet(project) : null;
+        return [editNetwork(network, field, wish ? formatSubnet(wish) : text)];
       }),
     );
   }

@@ -75,7 +75,7 @@ export function WiringPage() {
           <Section aria-label="Networks">
             <SectionHead>
               <h2>Networks</h2>
-              <p>Ctrl+Delete takes one out</p>
+              <p>‘new’ as a subnet takes one that is free; Ctrl+Delete takes a network out</p>
             </SectionHead>
             <NetworksGrid />
             <KindSettings />

@@ -66,6 +66,10 @@ function comparePair(reader: Reader, comparison: Comparison, a: Side, b: Side): 
   if (directions[0] && directions[0] === directions[1] && directions[0] !== 'both') {
     differences.push({ code: 'DIR 1', left: a, right: b, direction: directions[0] });
   }
+  const [here, there] = [a.claim.slot ?? null, b.claim.slot ?? null];
+  if (comparison.exchange.via && here !== null && there !== null && here !== there) {
+    differences.push({ code: 'DIR 7', left: a, right: b });
+  }
   if (source.block && sink.block) {
     const carriesValues = source.block.chain.carries === 'values';
     if (!carriesValues && source.block.payloadBits !== sink.block.payloadBits) {

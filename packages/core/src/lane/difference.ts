@@ -28,6 +28,8 @@ interface ValuePair extends Pair {
 
 /** What two claims of a lane disagree about, under the code of the rule that reports it. */
 export type Difference =
+  /** other slots of the coupler */
+  | ({ code: 'DIR 7' } & Pair)
   | ({ code: 'DIR 1'; direction: 'writes' | 'reads' | 'both' } & Pair)
   | ({ code: 'SIZ 1' } & Pair)
   | ({ code: 'SIZ 2' } & ValuePair)

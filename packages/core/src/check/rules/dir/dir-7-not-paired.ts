@@ -1,5 +1,6 @@
 import { set } from '../../../change/make.js';
-import { claimCell, laneReport } from '../../lane-report.js';
+import type { Side } from '../../../lane/side.js';
+import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
 export const notPaired: Rule = {
@@ -19,17 +20,18 @@ export const notPaired: Rule = {
   },
   on: {
     *lane(comparison, context) {
-      if (!comparison.exchange.via) return;
-      const [a, b] = comparison.sides;
-      const [x, y] = [a?.claim.slot ?? null, b?.claim.slot ?? null];
-      if (!a || !b || x === null || y === null || x === y) return;
-      yield laneReport(context, comparison, {
-        message: 'slots',
-        label: `slot ${x} ≠ ${y}`,
-        sides: [a, b],
-        cells: [claimCell(b, 'slot'), claimCell(a, 'slot')],
-        params: { aSlot: String(x), bSlot: String(y) },
-      });
+      for (const d of comparison.differences) {
+        if (d.code !== 'DIR 7') continue;
+        const [a, b] = inPageOrder(comparison, d.left, d.right) as [Side, Side];
+        const [x, y] = [String(a.claim.slot), String(b.claim.slot)];
+        yield laneReport(context, comparison, {
+          message: 'slots',
+          label: `slot ${x} ≠ ${y}`,
+          sides: [a, b],
+          cells: [claimCell(b, 'slot'), claimCell(a, 'slot')],
+          params: { aSlot: x, bSlot: y },
+        });
+      }
     },
   },
   fixes(finding, reader) {

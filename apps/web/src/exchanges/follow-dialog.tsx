@@ -1,0 +1,112 @@
+import { follow, type Age, type Hop } from '@dialoga/core';
+import { Dialog, Heading } from 'react-aria-components';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { linkToCell } from '../findings/link';
+import { Overlay, Panel } from '../frame/overlay';
+import { useStateOf } from '../store/store';
+import { BoxButton, Code } from '../theme/parts';
+import { colour, size, space } from '../theme/tokens';
+
+const Wide = styled(Panel)`
+  width: 860px;
+  max-height: calc(100vh - 96px);
+  overflow: auto;
+  h3 {
+    padding-top: ${space[4]}px;
+  }
+`;
+
+const List = styled.ol`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1.3fr) minmax(0, 1.4fr) minmax(0, 1fr) 96px;
+    gap: ${space[3]}px;
+    align-items: baseline;
+    min-height: 26px;
+    border-bottom: 1px solid ${colour.hairline};
+  }
+  small {
+    color: ${colour.ink2};
+    font-size: ${size.data}px;
+  }
+`;
+
+interface Props {
+  claim: string;
+  item: string | null;
+  onClose: () => void;
+}
+
+/** Where a value comes from and where it goes, hop by hop, with how old it can be at the end. */
+export function FollowDialog({ claim, item, onClose }: Props) {
+  const project = useStateOf((s) => s.project.project)!;
+  const goes = follow(project, claim, item, 'forward');
+  const comes = follow(project, claim, item, 'back');
+  const [start] = goes;
+  const name = start && project.get('station', start.station)?.name;
+  return (
+    <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Wide>
+        <Dialog>
+          <Heading slot="title" level={2} dir="auto">
+            The way of {start?.name ?? 'a value'} of {name}
+          </Heading>
+          <h3>It goes to</h3>
+          <Hops hops={goes} nothing="Nobody takes it from there." />
+          <h3>It comes from</h3>
+          <Hops hops={comes} nothing="No exchange puts it there: it begins here." />
+          <footer style={{ paddingTop: space[4] }}>
+            <BoxButton autoFocus onPress={onClose}>
+              Close
+            </BoxButton>
+          </footer>
+        </Dialog>
+      </Wide>
+    </Overlay>
+  );
+}
+
+function Hops({ hops, nothing }: { hops: readonly Hop[]; nothing: string }) {
+  const { project: projectId = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  if (hops.length < 2) return <p>{nothing}</p>;
+  const unknown = [...new Set(hops.slice(1).flatMap((hop) => hop.age.unknown))];
+  return (
+    <>
+      <List>
+        {hops.map((hop, i) => (
+          <li key={`${hop.claim} ${hop.item} ${i}`}>
+            <span style={{ paddingLeft: hop.depth * 16 }} dir="auto">
+              <Link
+                to={linkToCell(project, projectId, {
+                  ...{ kind: 'claim', id: hop.claim },
+                  path: hop.item === null ? ['place'] : ['items', hop.item, 'name'],
+                })}
+              >
+                {project.get('station', hop.station)?.name}
+              </Link>
+              , {hop.name}
+            </span>
+            <span>
+              <Code>{hop.address || 'no address yet'}</Code>
+              {hop.swap !== '' && <small> {hop.swap}</small>}
+            </span>
+            <small dir="auto">{hop.exchangeName}</small>
+            <small title={[...hop.age.terms, ...hop.age.unknown.map((u) => `${u}: not known`)].join(' + ')}>
+              {ageWords(hop.age, i)}
+            </small>
+          </li>
+        ))}
+      </List>
+      {unknown.length > 0 && <p>Not known yet, and not counted: {unknown.join(', ')}.</p>}
+    </>
+  );
+}
+
+/** `at most 619 ms`, or `619 ms and more` where a term is not known. */
+const ageWords = ({ ms, unknown }: Age, i: number): string =>
+  i === 0 ? '' : unknown.length === 0 ? `at most ${Math.round(ms)} ms` : `${Math.round(ms)} ms and more`;
