@@ -1,4 +1,5 @@
 import type { Area, Claim, End, Exchange, Lane, OnLoss } from '@dialoga/core';
+import { end, told } from './ends.js';
 
 const SAFE: OnLoss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
 const HELD: OnLoss = { sinks: 'hold the last value', source: 'is told by a status' };
@@ -28,16 +29,6 @@ export const moreExchanges = (agreed: boolean): Exchange[] => [
   },
 ];
 
-const end = (
-  exchange: string,
-  station: string,
-  order: number,
-  port: string,
-  calling: End['calling'],
-  told: End['told'],
-  rest: Partial<End> = {},
-): End => ({ id: `${exchange}-${station}`, order, exchange, station, port, calling, swap: 'none', told, ...rest });
-const told = (rest: Partial<End['told'][string]>) => ({ address: '', tcpPort: '', unit: '', ...rest });
 const plantAt = { 'temperatures-plantctl': told({ address: '10.48.10.11', slot: '0' }) };
 
 const hubAt = { 'readings-meterhub': told({ address: '10.48.10.30' }) };

@@ -1,4 +1,5 @@
 import type { End, Exchange } from '@dialoga/core';
+import { end, told } from './ends.js';
 
 /** The engineer's tools, and the telemetry that one of them looks at. */
 export const SERVICE_EXCHANGES: Exchange[] = [
@@ -12,16 +13,6 @@ export const SERVICE_EXCHANGES: Exchange[] = [
     comment: 'what the tools on the laptop were told',
   },
 ];
-
-const end = (
-  exchange: string,
-  station: string,
-  order: number,
-  port: string,
-  calling: End['calling'],
-  told: End['told'] = {},
-): End => ({ id: `${exchange}-${station}`, order, exchange, station, port, calling, swap: 'none', told });
-const told = (rest: Partial<End['told'][string]>) => ({ address: '', tcpPort: '', unit: '', ...rest });
 
 export const serviceEnds = (agreed: boolean): End[] => [
   end('brine', 'controlroom', 10, 'port-controlroom', 'calls', {
