@@ -8,6 +8,7 @@ import {
   PARTIES,
   ROLES,
   RUN_STATES,
+  takenFromText,
   type Replacement,
   type Station,
   type StationColumn,
@@ -111,6 +112,7 @@ export function FactsSection({ station }: { station: Station }) {
         {field('Profile', 'profile', profile, inOrder(project, 'profile')[0]?.name ?? 'none')}
         {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
         {field('Party', 'party', station.party, PARTIES[0])}
+        {field('Taken from', 'takenFrom', takenFromText(station), 'this project')}
         {field('Access', 'guard', station.guard ?? '', 'not said')}
         {field('Comment', 'comment', station.comment ?? '', 'none')}
         <div>

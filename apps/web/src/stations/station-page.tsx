@@ -1,4 +1,4 @@
-import { childrenOf, tallyOf } from '@dialoga/core';
+import { childrenOf, tallyOf, type Party } from '@dialoga/core';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { NothingHere } from '../frame/nothing-here';
@@ -41,6 +41,12 @@ const Touching = styled.ul`
   }
 `;
 
+const PARTY_WORDS: Record<Party, string> = {
+  own: 'own party',
+  outside: 'outside party',
+  'in another project': 'of another project',
+};
+
 /** One station: how it is wired, what memory it has and how that is written down, and what touches it. */
 export function StationPage() {
   const { project: projectId = '', station: id = '' } = useParams();
@@ -62,7 +68,7 @@ export function StationPage() {
       <PageTitle>
         <h1 dir="auto">{station.name || 'Station without a name'}</h1>
         <p>
-          {station.roles.join(', ') || 'no role yet'}, {station.party === 'own' ? 'own party' : 'outside party'}
+          {station.roles.join(', ') || 'no role yet'}, {PARTY_WORDS[station.party]}
           {station.supplier ? `, ${station.supplier}` : ''}
         </p>
         <Link to={`/p/${projectId}/stations/${id}/card`} style={{ marginLeft: 'auto' }}>

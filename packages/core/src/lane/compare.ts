@@ -52,7 +52,7 @@ export function compareLane(reader: Reader, lane: Lane, exchange: Exchange): Com
   const reference = sources.length === 1 ? sources[0]! : sides[0];
   if (!reference) return comparison;
   for (const side of sides) if (side !== reference) comparePair(reader, comparison, reference, side);
-  if (comparison.verdict === 'agreed' && sides.some((s) => s.station.party === 'outside' && !s.end.confirmed)) {
+  if (comparison.verdict === 'agreed' && sides.some((s) => s.station.party !== 'own' && !s.end.confirmed)) {
     comparison.verdict = 'described';
   }
   return comparison;

@@ -33,6 +33,13 @@ export class Observed {
   @IsString() @MaxLength(40) at!: string;
 }
 
+/** A station of another project, and the revision of that project from which it was taken over. */
+export class TakenFrom {
+  @IsName() project!: string;
+  @IsName() station!: string;
+  @IsString() @MaxLength(60) revision!: string;
+}
+
 /** Anything that takes part in an exchange. */
 export class Station {
   @IsId() id!: string;
@@ -41,8 +48,9 @@ export class Station {
   @IsArray() @ArrayMaxSize(ROLES.length) @ArrayUnique() @IsIn(ROLES, { each: true }) roles!: Role[];
   /** the profile's id, or null where nothing is known of its type */
   @IsOptional() @IsId() profile!: string | null;
-  /** own, or outside: only described, its words count as said on paper */
+  /** own; outside: only described, its words count as said on paper; or of another project */
   @IsIn(PARTIES) party!: Party;
+  @Nested(() => TakenFrom, { nullable: true }) takenFrom?: TakenFrom | null;
   @IsText() typeText?: string;
   /** types that it can be entered as besides its own, separated by commas */
   @IsText() actsAs?: string;

@@ -13,7 +13,7 @@ export const ROLES = [
   'router',
   'workstation',
 ] as const;
-export const PARTIES = ['own', 'outside'] as const;
+export const PARTIES = ['own', 'outside', 'in another project'] as const;
 export type Role = (typeof ROLES)[number];
 
 export type Party = (typeof PARTIES)[number];

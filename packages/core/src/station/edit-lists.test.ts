@@ -1,3 +1,4 @@
+import { CheckEngine } from '../check/engine.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied, edited } from '../testing/two-stations.testing.js';
@@ -8,6 +9,7 @@ import { editModule } from './edit-module.js';
 import { editNetwork, networkText } from './edit-network.js';
 import { editOff, offText } from './edit-off.js';
 import { editPort } from './edit-port.js';
+import { editStation, takenFromText } from './edit-station.js';
 import { addZone, editZone } from './edit-zone.js';
 import type { FieldEdit } from './field-edit.js';
 import { editProfile, profileFigures } from './profile-figures.js';
@@ -122,4 +124,20 @@ test('every form of a profile’s figures is understood, shown with its value, a
 test('a port that is switched off in a role is said to be so', () => {
   const project = edited(start, ['port', 'portb', 'off', { 'modbus-tcp': { roles: ['listens'] } }]);
   expect(offText(portb(project))).toBe('Modbus TCP listens');
+});
+
+test('a station of another project, and the revision that was taken; it is no own party then', () => {
+  const sc = (project: Project) => project.get('station', 'sc')!;
+  const taken = after(editStation(start, sc(start), 'takenFrom', 'Harbour works, GateCtl, revision 12'));
+  expect(sc(taken)).toMatchObject({
+    party: 'in another project',
+    takenFrom: { project: 'Harbour works', station: 'GateCtl', revision: '12' },
+  });
+  expect(takenFromText(sc(taken))).toBe('Harbour works, GateCtl, 12');
+  expect(editStation(start, sc(start), 'takenFrom', 'Harbour works').problem).toContain(
+    'names no station of another project',
+  );
+  // What it says counts as described until that party has confirmed it.
+  expect(new CheckEngine(taken).laneResults.get('lane3')?.verdict).toBe('described');
+  expect(sc(after(editStation(taken, sc(taken), 'takenFrom', ''), taken)).takenFrom).toBeNull();
 });

@@ -14,6 +14,7 @@ export type StationColumn =
   | 'revision'
   | 'profile'
   | 'actsAs'
+  | 'takenFrom'
   | 'party'
   | 'supplier'
   | 'scan'
@@ -73,6 +74,16 @@ export function editStation(project: Project, station: Station, column: StationC
       const guard = parseWord(clean, GUARDS, 'kind of access');
       return guard.ok ? changed(set('station', station, ['guard'], guard.value)) : refused(guard);
     }
+    case 'takenFrom': {
+      if (clean === '') return changed(set('station', station, ['takenFrom'], null));
+      const taken = readTakenFrom(clean);
+      const expected = 'write the project, the station there and the revision, as in Harbour works, GateCtl, 12';
+      if (!taken) return refused({ found: `“${text}” names no station of another project`, expected });
+      return changed(
+        set('station', station, ['takenFrom'], taken),
+        set('station', station, ['party'], 'in another project'),
+      );
+    }
     case 'firmware':
       return firmware(station, clean);
     case 'name':
@@ -80,6 +91,18 @@ export function editStation(project: Project, station: Station, column: StationC
     default:
       return changed(set('station', station, [column], clean || undefined));
   }
+}
+
+/** `Harbour works, GateCtl, 12` */
+export const takenFromText = ({ takenFrom }: Station): string =>
+  takenFrom ? `${takenFrom.project}, ${takenFrom.station}, ${takenFrom.revision}` : '';
+
+function readTakenFrom(text: string): Station['takenFrom'] {
+  const [project = '', station = '', revision = '', ...more] = text.split(',').map((part) => part.trim());
+  const number = revision.replace(/^revision\s+/i, '');
+  return project !== '' && station !== '' && number !== '' && more.length === 0
+    ? { project, station, revision: number }
+    : null;
 }
 
 /** `CPU 12.10, I/O 3.2` */
