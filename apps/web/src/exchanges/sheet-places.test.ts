@@ -7,8 +7,8 @@ import { pasteWords } from './paste-words';
 import { COLUMN_COUNT, DIFFERENCE_COLUMN, LEFT_START, RIGHT_START, sheetGridRows } from './sheet-grid-rows';
 import { gridPlace, laneOfCell, linkAt } from './sheet-places';
 
-const read = readProject(readFileSync(join(__dirname, '../../../../demo/kestrel-quay.dialoga.json'), 'utf8'));
-if (!read.ok) throw new Error('the demo cannot be read');
+const read = readProject(readFileSync(join(__dirname, '../../../../e2e/projects/two-suppliers.dialoga.json'), 'utf8'));
+if (!read.ok) throw new Error('the project of the browser tests cannot be read');
 const project: Project = read.project;
 const engine = new CheckEngine(project);
 const [left, right] = childrenOf(project, 'end', 'duty');
@@ -98,4 +98,13 @@ test('what became of a pasted block is said', () => {
   expect(words).toBe(
     '2 values pasted. The first line was taken as headings. Left out, with no place here: column “Remark”. Kept as typed: a; b; c and 1 more.',
   );
+});
+
+test('a slot stands under the name, and whether others may use it under the direction', () => {
+  const at = (field: string) =>
+    gridPlace({ kind: 'claim', id: 'c', path: [field] }, left!, right!, () => ({ lane: 'l', end: right!.id }));
+  expect([at('slot'), at('open')]).toEqual([
+    { row: 'second:l', column: RIGHT_START },
+    { row: 'second:l', column: RIGHT_START + 1 },
+  ]);
 });

@@ -18,6 +18,8 @@ const PATH_COLUMNS: Record<string, SheetColumn> = {
   header: 'length',
   type: 'type',
   swap: 'type',
+  slot: 'name',
+  open: 'direction',
 };
 
 /** The row and column of the grid that show a cell. */
@@ -36,7 +38,7 @@ export function gridPlace(
   if (head === 'items') {
     return { row: `item:${claim.lane}:${key}`, column: first + SHEET_COLUMNS.indexOf(PATH_COLUMNS[field] ?? 'name') };
   }
-  const second = head === 'toldPlace' || head === 'header' || head === 'swap';
+  const second = Object.values(SECOND_PATHS).includes(head);
   return {
     row: `${second ? 'second' : 'lane'}:${claim.lane}`,
     column: first + SHEET_COLUMNS.indexOf(PATH_COLUMNS[head] ?? 'name'),
@@ -53,7 +55,13 @@ const COLUMN_PATHS: Record<SheetColumn, string> = {
 };
 
 /** What stands on the second line under a column. */
-const SECOND_PATHS: Partial<Record<SheetColumn, string>> = { address: 'toldPlace', length: 'header', type: 'swap' };
+const SECOND_PATHS: Partial<Record<SheetColumn, string>> = {
+  name: 'slot',
+  direction: 'open',
+  address: 'toldPlace',
+  length: 'header',
+  type: 'swap',
+};
 
 /** What the address bar names when the cursor is here: the inverse of `gridPlace`. */
 export function linkAt(
