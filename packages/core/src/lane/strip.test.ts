@@ -12,9 +12,10 @@ test('who puts data in stands above the line, who takes it out below, in numbers
     [100, 104, 'out', 'Exchange'],
     [300, 308, 'in', 'Exchange'],
     [320, 324, 'in', 'Second'],
+    [800, 804, 'in', 'Line requests'],
   ]);
   expect(parts[1]!.detail).toBe('a300–a307, Exchange, Block ca: puts data in');
-  expect(nextFree).toBe('a324');
+  expect(nextFree).toBe('a804');
   expect([range, counts]).toEqual(['a0–a999', 'words']);
 });
 
@@ -26,10 +27,10 @@ test('two writers of one word are told with both', () => {
 });
 
 test('reserved ranges are parts, too; the next free address is after them', () => {
-  const reservation = { r: { order: 1, start: 324 * 16, length: 64, owner: 'its module', reason: 'parameters' } };
+  const reservation = { r: { order: 1, start: 804 * 16, length: 64, owner: 'its module', reason: 'parameters' } };
   const { parts, nextFree } = stripIn(edited(smallPlant(), ['area', 'areaa', 'reservations', reservation]), 'areaa');
-  expect(parts.at(-1)).toMatchObject({ from: 324, to: 328, side: 'reserved', group: 'its module' });
-  expect(nextFree).toBe('a328');
+  expect(parts.at(-1)).toMatchObject({ from: 804, to: 808, side: 'reserved', group: 'its module' });
+  expect(nextFree).toBe('a808');
 });
 
 test('what is drawn reaches from before the first to after the last that is used; an unused area is drawn whole', () => {
