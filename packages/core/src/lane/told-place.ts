@@ -29,8 +29,12 @@ export interface ToldBeside {
 /** Null where the told place cannot be read, or is in another area. */
 export function toldBeside(reader: Reader, text: string, block: Block): ToldBeside | null {
   const place = readToldPlace(reader, text, block.memory.station.id);
-  if (!place.ok || place.value.area !== block.place.area) return null;
-  const located = locate(block.memory, place.value);
+  return place.ok ? placeBeside(place.value, block) : null;
+}
+
+function placeBeside(place: Place, block: Block): ToldBeside | null {
+  if (place.area !== block.place.area) return null;
+  const located = locate(block.memory, place);
   if (!located) return null;
   return { located, told: located.linear, true: linearBit(located.row, firstBit(block)) };
 }
@@ -49,8 +53,9 @@ export function toldDifference(
   if (caller.end.calling !== 'calls' || !other.block || !caller.block) return null;
   const typed = caller.claim.toldPlace?.trim() ?? '';
   if (typed === '') return 'not told';
-  if (!readToldPlace(reader, typed, other.station.id).ok) return 'unread';
-  const beside = toldBeside(reader, typed, other.block);
+  const place = readToldPlace(reader, typed, other.station.id);
+  if (!place.ok) return 'unread';
+  const beside = placeBeside(place.value, other.block);
   return beside && beside.told === beside.true ? null : { code: 'POS 1', how: 'told', left: caller, right: other };
 }
 

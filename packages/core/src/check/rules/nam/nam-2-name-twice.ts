@@ -72,11 +72,19 @@ export const nameTwice: Rule = {
 
 /** Names that stand more than once, each with the ids that have it. Empty names are another rule's affair. */
 function repeated(named: readonly (readonly [string, string])[], caseMatters: boolean): [string, string[]][] {
+  const keyOf = (name: string) => (caseMatters ? name.trim() : name.trim().toLowerCase());
+  // Nearly always each stands once; only else is it worked out which do not.
+  const seen = new Set<string>();
+  const again = named.some(([, name]) => {
+    const key = keyOf(name);
+    return key !== '' && seen.size === seen.add(key).size;
+  });
+  if (!again) return [];
   const byName = new Map<string, { name: string; ids: string[] }>();
   for (const [id, name] of named) {
     const clean = name.trim();
     if (clean === '') continue;
-    const key = caseMatters ? clean : clean.toLowerCase();
+    const key = keyOf(name);
     const known = byName.get(key);
     if (known) known.ids.push(id);
     else byName.set(key, { name: clean, ids: [id] });

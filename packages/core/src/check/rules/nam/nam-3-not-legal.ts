@@ -31,7 +31,8 @@ export const nameNotLegal: Rule = {
         if (!profile) continue;
         const { longest = Infinity, form, source } = profile.nameRule;
         for (const [key, { name }] of Object.entries(side.claim.items)) {
-          const length = [...name].length;
+          // A name has no more characters than code units: only a long one is counted.
+          const length = name.length <= longest ? name.length : [...name].length;
           const fault = form === 'identifier' && name !== '' ? identifierFault(name) : null;
           if (length <= longest && fault === null) continue;
           yield laneReport(context, comparison, {

@@ -2,6 +2,7 @@ import { formatAddress, placeAlong } from '../../../address/format-address.js';
 import { bitsOfElement } from '../../../address/notations/bit-part.js';
 import { parseAddress } from '../../../address/parse-address.js';
 import { memoriesOf, readToldPlace } from '../../../lane/told-place.js';
+import type { Comparison } from '../../../lane/compare.js';
 import type { Block, Side } from '../../../lane/side.js';
 import { isTyped } from '../../../model/as-typed.js';
 import type { Reader } from '../../../model/project.js';
@@ -60,7 +61,7 @@ export const outsideTable: Rule = {
   on: {
     *lane(comparison, context) {
       for (const side of comparison.sides) {
-        for (const { cell, typed, why } of typedOutside(context.reader, side, comparison.sides)) {
+        for (const { cell, typed, why } of typedOutside(context.reader, side, comparison)) {
           const params = { typed, why };
           const subjects = [side.claim.id, ...cell.path];
           yield laneReport(context, comparison, {
@@ -91,20 +92,21 @@ export const outsideTable: Rule = {
 function* typedOutside(
   reader: Reader,
   side: Side,
-  sides: readonly Side[],
+  { sides, verdict }: Comparison,
 ): Generator<{ cell: Cell; typed: string; why: string }> {
-  const own = memoriesOf(reader, side.station.id);
   const { place, items, toldPlace } = side.claim;
   if (isTyped(place)) {
-    const read = parseAddress(place.typed, own);
+    const read = parseAddress(place.typed, memoriesOf(reader, side.station.id));
     if (!read.ok && read.outside) yield { cell: claimCell(side, 'place'), typed: place.typed, why: read.expected };
   }
   for (const [key, { offset }] of Object.entries(items)) {
     if (!isTyped(offset)) continue;
-    const read = parseAddress(offset.typed, own);
+    const read = parseAddress(offset.typed, memoriesOf(reader, side.station.id));
     const cell = claimCell(side, 'items', key, 'offset');
     if (!read.ok && read.outside) yield { cell, typed: offset.typed, why: read.expected };
   }
+  // A lane that agrees was compared at the place that was told, so there is such a place.
+  if (verdict === 'agreed') return;
   const other = sides.find((s) => s !== side);
   const told = toldPlace?.trim() ?? '';
   if (told === '' || !other || side.end.calling !== 'calls') return;

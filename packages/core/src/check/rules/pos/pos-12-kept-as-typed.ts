@@ -48,6 +48,8 @@ export const keptAsTyped: Rule = {
             });
           }
         }
+        // A lane that agrees was compared at the place that was told, so it can be read.
+        if (comparison.verdict === 'agreed') continue;
         const told = side.claim.toldPlace?.trim() ?? '';
         const other = comparison.sides.find((s) => s !== side);
         if (!named || side.end.calling !== 'calls' || told === '' || !other) continue;
