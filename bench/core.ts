@@ -73,7 +73,8 @@ export function coreRows(file: string): Row[] {
 /** Uses of one area, side by side with every third reaching into the next. */
 function uses(count: number): Use[] {
   return Array.from({ length: count }, (_, i) => ({
-    claim: `c${i}`,
+    of: 'claim' as const,
+    id: `c${i}`,
     area: 'a',
     spans: [{ start: i * 64, end: i * 64 + (i % 3 === 0 ? 80 : 64) }],
     puts: true,
@@ -88,7 +89,7 @@ function overlapTime(count: number): number {
     Array.from({ length: 5 }, () =>
       timed(() => {
         const occupancy = new Occupancy();
-        for (const use of all) occupancy.set(use.claim, use);
+        for (const use of all) occupancy.set(use.id, use);
         let found = 0;
         for (const use of all) found += occupancy.overlapping(use).length;
         if (found === 0) throw new Error('nothing overlaps');

@@ -1,4 +1,4 @@
-import type { Area, Claim, End, Exchange, Lane, OnLoss } from '@dialoga/core';
+import type { Area, Claim, End, Exchange, Lane, MemoryCopy, OnLoss, Place } from '@dialoga/core';
 import { end, told } from './ends.js';
 
 const SAFE: OnLoss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
@@ -12,7 +12,7 @@ export const moreExchanges = (agreed: boolean): Exchange[] => [
   },
   {
     ...{ id: 'docks', order: 40, name: 'Dock interlocks', kind: 'coupler area', protocol: 'cyclic-ethernet-io' },
-    ...{ transfer: 'cyclic blocks', cadence: 20, timeout: 100, via: 'quaylink', onLoss: SAFE },
+    ...{ transfer: 'cyclic blocks', cadence: 16, timeout: 100, via: 'quaylink', onLoss: SAFE },
   },
   {
     ...{ id: 'meters', order: 50, name: 'Energy meters', kind: 'gateway memory', protocol: 'modbus-rtu' },
@@ -24,7 +24,7 @@ export const moreExchanges = (agreed: boolean): Exchange[] => [
   },
   {
     ...{ id: 'evaporators', order: 60, name: 'Evaporator I/O', kind: 'remote I/O', protocol: 'cyclic-ethernet-io' },
-    ...{ transfer: 'cyclic blocks', cadence: 10, timeout: 40 },
+    ...{ transfer: 'cyclic blocks', cadence: 8, timeout: 40 },
     ...(agreed ? { onLoss: SAFE } : {}),
   },
 ];
@@ -75,8 +75,12 @@ const area = (id: string, station: string, name: string, wordBits: Area['wordBit
 
 /** Ten values of two registers, low register first, as the meters give them. */
 const REGISTERS = 20;
-/** The word of the gateway's memory from which the readings lie. */
+/** The words of the gateway's memory at which the readings arrive, and at which its readers find them. */
+const ARRIVES = 100;
 const FIRST_READING = 800;
+/** Where the gateway keeps the state of its line, and where the control room looks for it. */
+const LINE_STATUS = 40;
+const STATUS_READ = 880;
 const LOW_FIRST = { registerOrder: 'low first' } as const;
 
 export const MORE_AREAS: Area[] = [
@@ -86,6 +90,12 @@ export const MORE_AREAS: Area[] = [
       bytes: { order: 20, name: 'bytes', notation: 'byte offset', unit: 8, first: 0 },
     }),
     ...{ kind: 'gateway memory', words: 3072, layout: LOW_FIRST },
+    reservations: {
+      line: {
+        ...{ order: 10, start: LINE_STATUS * 16, length: 32, owner: 'MeterHub itself', puts: true },
+        reason: 'state of the meter line: one bit a meter, set while it answers',
+      },
+    },
   },
   ...METERS.map((meter): Area => ({
     ...area(`${meter}-inputs`, meter, 'Readings', 16, {
@@ -154,6 +164,7 @@ export const MORE_LANES: Lane[] = [
   lane('temperatures', 'door-counts', 20),
   ...SLOTS.map(([, id], i) => lane('docks', id, (i + 1) * 10)),
   lane('readings', 'all-readings', 10),
+  lane('readings', 'line-status', 20),
   ...METERS.map((meter, i) => lane('meters', `${meter}-readings`, (i + 1) * 10)),
 ];
 
@@ -191,6 +202,28 @@ const allReadings = (end: string, name: string, rest: Partial<Claim>): Claim => 
   ...{ toldPlace: null, ...rest },
 });
 
+const statusOf = (end: string, direction: 'writes' | 'reads', place: Place): Claim => ({
+  ...{ id: `line-status-${end}`, lane: 'line-status', end: `readings-${end}`, name: 'LineStatus', direction, place },
+  ...{ length: { count: 2, unit: 16 }, type: { base: 'WORD', count: 2 }, swap: null, items: {}, toldPlace: null },
+});
+
+/** The gateway hands the readings on to the block that is asked for, and the state of its line to the control room. */
+export const copies = (agreed: boolean): MemoryCopy[] => [
+  {
+    ...{ id: 'copy-readings', order: 10, station: 'meterhub', name: 'Readings', length: { count: 80, unit: 16 } },
+    from: { area: 'meterhub-memory', view: 'words', number: ARRIVES },
+    to: { area: 'meterhub-memory', view: 'words', number: FIRST_READING },
+    reader: 'plantctl',
+  },
+  {
+    ...{ id: 'copy-status', order: 20, station: 'meterhub', name: 'Line status', length: { count: 2, unit: 16 } },
+    from: { area: 'meterhub-memory', view: 'words', number: LINE_STATUS },
+    // Ten words further than the control room reads.
+    to: { area: 'meterhub-memory', view: 'words', number: agreed ? STATUS_READ : STATUS_READ + 10 },
+    reader: 'controlroom',
+  },
+];
+
 export const moreClaims = (agreed: boolean): Claim[] => [
   // A byte offset where the other counts words: twice as far as meant.
   allReadings('plantctl', 'MeterReadings', {
@@ -203,11 +236,19 @@ export const moreClaims = (agreed: boolean): Claim[] => [
   allReadings('meterhub', 'Readings', {
     ...{ direction: 'writes', place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING } },
   }),
+  {
+    ...statusOf('meterhub', 'writes', { area: 'meterhub-memory', view: 'words', number: STATUS_READ }),
+    toldPlace: null,
+  },
+  {
+    ...statusOf('controlroom', 'reads', { area: 'controlroom-points', view: 'points', number: 190 }),
+    toldPlace: `G${STATUS_READ}`,
+  },
   ...METERS.flatMap((meter, i) => [
     reading(meter, 'meterhub', {
       ...{
         direction: 'reads',
-        place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING + i * REGISTERS },
+        place: { area: 'meterhub-memory', view: 'words', number: ARRIVES + i * REGISTERS },
       },
       toldPlace: '30001',
     }),

@@ -179,7 +179,7 @@ const outputs = (number: number) => ({ outputsAt: { area: 'plantctl-output', vie
 export const landings = (agreed: boolean): Landing[] => [
   landing('plantctl', 'plant-2', 10, inputs(0)),
   landing('plantctl', 'plant-3', 20, outputs(0)),
-  landing('plantctl', 'plant-4', 30, inputs(4)),
+  landing('plantctl', 'plant-4', 30, inputs(48)),
   landing('plantctl', 'evap-1', 40, inputs(20)),
   landing('plantctl', 'evap-2', 50, inputs(22)),
   landing('plantctl', 'evap-3', 60, outputs(4)),

@@ -1,5 +1,6 @@
 import {
   apply,
+  lanesFromDials,
   lanesFromLandings,
   SHIPPED_PROFILES,
   Project,
@@ -12,8 +13,10 @@ import {
   type Port,
   type Station,
 } from '@dialoga/core';
-import { MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';
-import { SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
+import { ROOF_AREAS, ROOF_CLAIMS, ROOF_ENDS, ROOF_EXCHANGES, ROOF_LANES } from './kestrel-quay-roof.js';
+import { TAGS, tagClaims, TAG_ENDS, TAG_EXCHANGES, TAG_LANES } from './kestrel-quay-tags.js';
+import { copies, MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';
+import { BRINE_CLAIMS, BRINE_LANES, BRINE_TAGS, SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
 import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
 /**
@@ -24,8 +27,12 @@ export function kestrelQuay(agreed: boolean): Project {
   // The lanes of the evaporators follow from the landings that were agreed.
   const settled = typed(true);
   let count = 0;
-  const changes = lanesFromLandings(settled, settled.get('exchange', 'evaporators')!, () => `evap-io-${++count}`);
-  const made = apply(typed(agreed), { id: 'evaporators', label: 'Lanes from the landings', changes });
+  const changes = [
+    ...lanesFromLandings(settled, settled.get('exchange', 'evaporators')!, () => `evap-io-${++count}`),
+    // Those of the roof from the dials.
+    ...lanesFromDials(settled, settled.get('exchange', 'weather')!, () => `roof-io-${++count}`),
+  ];
+  const made = apply(typed(agreed), { id: 'made', label: 'Lanes from the landings and the dials', changes });
   if (!made.ok) throw new Error(made.refusal.sentence);
   return typed(agreed).with(made.entities);
 }
@@ -40,12 +47,24 @@ function typed(agreed: boolean): Project {
     module: MODULES,
     network: networks(agreed),
     port: [...ports(agreed), ...morePorts(agreed)],
-    area: [...AREAS, ...MORE_AREAS],
+    area: [...areas(agreed), ...MORE_AREAS, ...ROOF_AREAS],
+    tag: [...TAGS, ...BRINE_TAGS],
+    copy: copies(agreed),
     landing: landings(agreed),
-    exchange: [...EXCHANGES, ...moreExchanges(agreed), ...SERVICE_EXCHANGES],
-    end: [...ends(agreed), ...moreEnds, ...serviceEnds(agreed)],
-    lane: [...DUTY.map((l) => l.lane), ...STARTUP.map((l) => l.lane), ...MORE_LANES],
-    claim: [...[...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]), ...moreClaims(agreed)],
+    exchange: [...EXCHANGES, ...moreExchanges(agreed), ...TAG_EXCHANGES, ...ROOF_EXCHANGES, ...SERVICE_EXCHANGES],
+    end: [...ends(agreed), ...moreEnds, ...TAG_ENDS, ...ROOF_ENDS, ...serviceEnds(agreed)],
+    lane: [
+      ...DUTY.map((l) => l.lane),
+      ...STARTUP.map((l) => l.lane),
+      ...MORE_LANES,
+      ...TAG_LANES,
+      ...ROOF_LANES,
+      ...BRINE_LANES,
+    ],
+    claim: [
+      ...[...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
+      ...[...moreClaims(agreed), ...tagClaims(agreed), ...ROOF_CLAIMS, ...BRINE_CLAIMS],
+    ],
   });
 }
 
@@ -116,7 +135,7 @@ const ports = (agreed: boolean): Port[] => [
   port('controlroom', 10, 5),
 ];
 
-const AREAS: Area[] = [
+const areas = (agreed: boolean): Area[] => [
   {
     id: 'plantctl-input',
     order: 10,
@@ -144,6 +163,7 @@ const AREAS: Area[] = [
   {
     id: 'plantctl-memory',
     order: 30,
+    ...(agreed ? { lastWord: 'ControlRoom' } : {}),
     name: 'Memory',
     station: 'plantctl',
     kind: 'memory',
@@ -170,10 +190,28 @@ const AREAS: Area[] = [
         length: 28 * 16,
         owner: 'its Ethernet module',
         reason: 'parameters of the module, w1210–w1237',
+        members: {
+          listen: {
+            ...{ order: 10, name: 'Listen', offset: 0, bits: 1, use: 'to listen', role: 'listens', signal: 'level' },
+            ...{ access: 'read and set', meaning: 'the module answers while it is set' },
+          },
+          link: {
+            ...{ order: 20, name: 'Link up', offset: 16, bits: 1, use: 'status', access: 'read' },
+            meaning: 'set while a caller is connected',
+          },
+          settings: {
+            ...{ order: 30, name: 'Settings', offset: 32, bits: 416, use: 'settings', access: 'read and set' },
+            ...{ atStart: true, meaning: 'written by the start values' },
+          },
+        },
       },
     },
   },
 ];
+
+/** What SkidCtl’s program has to set before its module answers. */
+const LISTENS = 'sets Listen at w1210, and holds it';
+const LISTEN_BIT = 'skidctl-registers ethernet listen';
 
 const EXCHANGES: Exchange[] = [
   {
@@ -185,6 +223,7 @@ const EXCHANGES: Exchange[] = [
     transfer: 'requests',
     cadence: 100,
     timeout: 500,
+    start: { listen: { order: 10, end: 'duty-skid', does: LISTENS, member: LISTEN_BIT } },
   },
   {
     id: 'startup',
@@ -195,6 +234,7 @@ const EXCHANGES: Exchange[] = [
     transfer: 'requests',
     cadence: null,
     timeout: 1000,
+    start: { listen: { order: 10, end: 'startup-skid', does: LISTENS, member: LISTEN_BIT } },
   },
 ];
 

@@ -4,6 +4,7 @@ import { Acceptances1700000000002 } from './migrations/2-acceptances.js';
 import { Jobs1700000000003 } from './migrations/3-jobs.js';
 import { Hardware1700000000004 } from './migrations/4-hardware.js';
 import { Settings1700000000005 } from './migrations/5-settings.js';
+import { Tags1700000000006 } from './migrations/6-tags.js';
 import { ALL_TABLES } from './tables.js';
 
 export function dataSourceOptions(url: string): DataSourceOptions {
@@ -19,6 +20,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Jobs1700000000003,
       Hardware1700000000004,
       Settings1700000000005,
+      Tags1700000000006,
     ],
     migrationsRun: true,
     synchronize: false,

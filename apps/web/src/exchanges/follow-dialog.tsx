@@ -56,9 +56,9 @@ export function FollowDialog({ claim, item, onClose }: Props) {
             The way of {start?.name ?? 'a value'} of {name}
           </Heading>
           <h3>It goes to</h3>
-          <Hops hops={goes} nothing="Nobody takes it from there." />
+          <Hops hops={goes} nothing="Nothing takes it from there." />
           <h3>It comes from</h3>
-          <Hops hops={comes} nothing="No exchange puts it there: it begins here." />
+          <Hops hops={comes} nothing="Nothing puts it there: it begins here." />
           <footer style={{ paddingTop: space[4] }}>
             <BoxButton autoFocus onPress={onClose}>
               Close
@@ -79,12 +79,13 @@ function Hops({ hops, nothing }: { hops: readonly Hop[]; nothing: string }) {
     <>
       <List>
         {hops.map((hop, i) => (
-          <li key={`${hop.claim} ${hop.item} ${i}`}>
+          <li key={`${hop.holder.id} ${hop.item} ${i}`}>
             <span style={{ paddingLeft: hop.depth * 16 }} dir="auto">
               <Link
                 to={linkToCell(project, projectId, {
-                  ...{ kind: 'claim', id: hop.claim },
-                  path: hop.item === null ? ['place'] : ['items', hop.item, 'name'],
+                  ...hop.holder,
+                  path:
+                    hop.holder.kind === 'copy' ? ['to'] : hop.item === null ? ['place'] : ['items', hop.item, 'name'],
                 })}
               >
                 {project.get('station', hop.station)?.name}
@@ -95,7 +96,7 @@ function Hops({ hops, nothing }: { hops: readonly Hop[]; nothing: string }) {
               <Code>{hop.address || 'no address yet'}</Code>
               {hop.swap !== '' && <small> {hop.swap}</small>}
             </span>
-            <small dir="auto">{hop.exchangeName}</small>
+            <small dir="auto">{hop.by}</small>
             <small title={[...hop.age.terms, ...hop.age.unknown.map((u) => `${u}: not known`)].join(' + ')}>
               {ageWords(hop.age, i)}
             </small>

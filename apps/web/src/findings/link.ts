@@ -34,11 +34,11 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
       return to(`stations/${rack?.station ?? ''}`);
     }
     case 'setting':
-      return to(`stations/${project.get('setting', cell.id)?.station ?? ''}`);
+    case 'copy':
+    case 'tag':
     case 'landing':
-      return to(`stations/${project.get('landing', cell.id)?.station ?? ''}`);
     case 'area':
-      return to(`stations/${project.get('area', cell.id)?.station ?? ''}`);
+      return to(`stations/${project.get(cell.kind, cell.id)?.station ?? ''}`);
     default:
       return to('stations');
   }

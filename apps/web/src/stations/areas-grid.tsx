@@ -23,7 +23,7 @@ import { useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
 import { useEdits } from './use-edits';
 
-const FIELDS: readonly AreaColumn[] = ['name', 'kind', 'wordBits', 'words', 'writers'];
+const FIELDS: readonly (AreaColumn | null)[] = ['name', 'kind', 'wordBits', 'words', 'writers', null, 'lastWord'];
 const SHOWN: Shown = { kind: 'area', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Area', fills: 'series', track: 'minmax(140px, 1fr)' },
@@ -31,7 +31,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'wordBits', title: 'Bits a word', track: '90px', right: true },
   { id: 'words', title: 'Words', track: '90px', right: true },
   { id: 'writers', title: 'Written also by', track: 'minmax(160px, 1fr)' },
-  { id: 'range', title: 'Addresses', track: 'minmax(180px, 1fr)' },
+  { id: 'range', title: 'Addresses', track: 'minmax(160px, 1fr)' },
+  { id: 'lastWord', title: 'Who has the last word', track: 'minmax(130px, 0.8fr)' },
 ];
 
 /** The addressable memory of a station. */
@@ -61,6 +62,7 @@ export function AreasGrid({ station }: { station: string }) {
           options: OWN_WRITERS,
         },
         { text: range, mono: memory !== null && memory.views.length > 0, muted: true },
+        { text: area.lastWord ?? '', editable: true, differs: wrong(area.id, 'lastWord') },
       ],
     };
   };

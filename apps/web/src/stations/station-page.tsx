@@ -8,6 +8,8 @@ import { useStateOf } from '../store/store';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { AreasGrid } from './areas-grid';
+import { CopiesGrid } from './copies-grid';
+import { TagsGrid } from './tags-grid';
 import { FactsSection } from './facts-section';
 import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
@@ -123,6 +125,20 @@ export function StationPage() {
         </Section>
         <Section aria-label="Who uses what">
           <OccupancySection station={id} />
+        </Section>
+        <Section aria-label="Tags">
+          <SectionHead>
+            <h2>Tags</h2>
+            <p>named variables; one without an address is a memory of its own</p>
+          </SectionHead>
+          <TagsGrid station={id} />
+        </Section>
+        <Section aria-label="Copies">
+          <SectionHead>
+            <h2>Copies</h2>
+            <p>what {station.name || 'this station'} moves inside itself, and who is meant to see it there</p>
+          </SectionHead>
+          <CopiesGrid station={id} />
         </Section>
         <Section aria-label="Views">
           <SectionHead>

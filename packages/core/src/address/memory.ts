@@ -1,11 +1,13 @@
 import type { Area } from '../model/area.js';
 import type { LayoutRule } from '../model/layout-rule.js';
 import type { Reader } from '../model/project.js';
-import { entriesInOrder } from '../model/order.js';
+import { childrenOf, entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
 import type { Station } from '../model/station.js';
 import type { View } from '../model/view.js';
 import type { WordBits } from '../model/words.js';
+import type { Tag } from '../model/tag.js';
+import { tagArea } from '../tags/tag-memory.js';
 import { ASSUMED_LAYOUT, type FullLayout } from '../model/layout-defaults.js';
 
 /** An area with everything that its addresses and values depend on. */
@@ -26,13 +28,14 @@ function overlaid(...rules: (LayoutRule | null | undefined)[]): FullLayout {
   return full;
 }
 
-const cache = new WeakMap<Area, { station: Station; profile: Profile | undefined; memory: Memory }>();
+const cache = new WeakMap<Area | Tag, { station: Station; profile: Profile | undefined; memory: Memory }>();
 
-/** The memory behind an area; cached for as long as area, station and profile are the same. */
+/** The memory behind an area, or behind a tag without an address; cached for as long as it, station and profile are the same. */
 export function memoryOf(reader: Reader, areaId: string): Memory | null {
   const area = reader.get('area', areaId);
-  const station = area && reader.get('station', area.station);
-  if (!area || !station) return null;
+  if (!area) return tagMemoryOf(reader, areaId);
+  const station = reader.get('station', area.station);
+  if (!station) return null;
   const profile = station.profile ? reader.get('profile', station.profile) : undefined;
   const known = cache.get(area);
   if (known && known.station === station && known.profile === profile) return known.memory;
@@ -50,6 +53,26 @@ export function memoryOf(reader: Reader, areaId: string): Memory | null {
   };
   cache.set(area, { station, profile, memory });
   return memory;
+}
+
+/** Kept in words of 16 bits, in the order of bytes that the station has. */
+function tagMemoryOf(reader: Reader, tagId: string): Memory | null {
+  const tag = reader.get('tag', tagId);
+  const station = tag && reader.get('station', tag.station);
+  if (!tag || !station) return null;
+  const profile = station.profile ? reader.get('profile', station.profile) : undefined;
+  const known = cache.get(tag);
+  if (known && known.station === station && known.profile === profile) return known.memory;
+  const layout = overlaid(profile?.layout, station.layout);
+  const { area, view } = tagArea(tag, 16);
+  const memory: Memory = { area, station, wordBits: 16, bits: area.words * 16, layout, views: [view] };
+  cache.set(tag, { station, profile, memory });
+  return memory;
+}
+
+/** All memories of a station, in order: what its addresses are read with. */
+export function memoriesOf(reader: Reader, stationId: string): Memory[] {
+  return childrenOf(reader, 'area', stationId).flatMap((area) => memoryOf(reader, area.id) ?? []);
 }
 
 /** The layout rule of a claim on this memory. */

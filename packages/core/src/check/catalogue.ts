@@ -36,6 +36,21 @@ import { orderCode } from './rules/hws/hws-7-order-code.js';
 import { firmware } from './rules/hws/hws-8-firmware.js';
 import { imagesOverlap } from './rules/hws/hws-9-images-overlap.js';
 import { description } from './rules/hws/hws-10-description.js';
+import { textTooLong } from './rules/siz/siz-7-text-too-long.js';
+import { moreThanUsed } from './rules/siz/siz-10-more-than-used.js';
+import { misaligned } from './rules/pos/pos-4-misaligned.js';
+import { structureElsewhere } from './rules/pos/pos-7-structure.js';
+import { unitsDiffer } from './rules/typ/typ-8-units-differ.js';
+import { forbidden } from './rules/dir/dir-8-forbidden.js';
+import { notWatched } from './rules/dir/dir-10-not-watched.js';
+import { statusWritable } from './rules/dir/dir-11-status-writable.js';
+import { startIncomplete } from './rules/dir/dir-12-start.js';
+import { networkFull } from './rules/tim/tim-4-network-load.js';
+import { tooOld } from './rules/tim/tim-5-too-old.js';
+import { signalMissed } from './rules/tim/tim-6-signal-missed.js';
+import { closedWhileQuiet } from './rules/tim/tim-7-quiet.js';
+import { cadenceNotPossible } from './rules/tim/tim-8-cadence-steps.js';
+import { triggerLeavesGap } from './rules/tim/tim-9-trigger.js';
 import { notOpen } from './rules/dir/dir-3-not-open.js';
 import { notPaired } from './rules/dir/dir-7-not-paired.js';
 import { onLoss } from './rules/dir/dir-9-on-loss.js';
@@ -129,13 +144,17 @@ export const RULES: readonly Rule[] = [
   beyondArea,
   overLimit,
   textCapacity,
+  textTooLong,
   oddBytes,
   otherUnits,
+  moreThanUsed,
   notWhereRead,
   twoWriters,
   reservedRange,
+  misaligned,
   readNotWritten,
   writtenNotRead,
+  structureElsewhere,
   allShifted,
   lanesOverlap,
   outsideTable,
@@ -147,6 +166,7 @@ export const RULES: readonly Rule[] = [
   wrongSwap,
   registerOrder,
   boolPacking,
+  unitsDiffer,
   members,
   registersOverlap,
   sameDirection,
@@ -156,7 +176,11 @@ export const RULES: readonly Rule[] = [
   notItsOwn,
   bothWait,
   notPaired,
+  forbidden,
   onLoss,
+  notWatched,
+  statusWritable,
+  startIncomplete,
   couplerSides,
   nameMissing,
   nameTwice,
@@ -164,6 +188,12 @@ export const RULES: readonly Rule[] = [
   cadenceTooShort,
   timeoutTooShort,
   passTooLong,
+  networkFull,
+  tooOld,
+  signalMissed,
+  closedWhileQuiet,
+  cadenceNotPossible,
+  triggerLeavesGap,
   connections,
   bytes,
   nodes,

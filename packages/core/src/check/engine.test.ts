@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { invert, type ChangeSet } from '../change/change.js';
+import { diff } from '../change/diff.js';
 import { smallPlant, randomEdit, THEMES } from '../testing/random-edits.testing.js';
 import { codesOf } from '../testing/two-stations.testing.js';
 import { RULES } from './catalogue.js';
-import { CheckEngine } from './engine.js';
+import { CheckEngine, type CheckChange } from './engine.js';
 import type { Finding } from './finding.js';
 
 const theme = fc.constantFrom(...THEMES);
@@ -27,6 +28,14 @@ test('re-checking after any edits gives exactly what a full check gives, and eve
       const engine = new CheckEngine(project);
       const shown = new Map(engine.findings);
       let last: ChangeSet | null = null;
+      /** Whoever follows the changes that are told sees the same. */
+      const follow = ({ findings }: CheckChange) => {
+        for (const [key, finding] of findings) {
+          const known = shown.get(key);
+          if (finding) fired.add(shown.set(key, finding).get(key)!.code);
+          else if (known && shown.delete(key)) cleared.add(known.code);
+        }
+      };
       edits.forEach(([what, whose, value], i) => {
         const changes = randomEdit(project, about, what, whose, value, `fresh${i}`);
         const undone = last && what % 2 === 1 ? invert(last, `u${i}`) : null;
@@ -35,20 +44,18 @@ test('re-checking after any edits gives exactly what a full check gives, and eve
         if (!applied.ok) return;
         last = undone ? null : changeSet;
         project = project.with(applied.entities);
-        const change = engine.update(project, applied.entities);
-
-        // Whoever follows the changes that are told sees the same.
-        for (const [key, finding] of change.findings) {
-          const known = shown.get(key);
-          if (finding) fired.add(shown.set(key, finding).get(key)!.code);
-          else if (known && shown.delete(key)) cleared.add(known.code);
-        }
-        if (i % 4 !== 3 && i < edits.length - 1) return;
+        follow(engine.update(project, applied.entities));
+        if (i % 6 !== 5 && i < edits.length - 1) return;
         const full = new CheckEngine(project);
         expect(sorted(engine.findings)).toEqual(sorted(full.findings));
         expect(new Map([...engine.laneResults].sort())).toEqual(new Map([...full.laneResults].sort()));
         expect(sorted(shown)).toEqual(sorted(full.findings));
       });
+      // All of it taken back at once, nothing is found any more.
+      const back = apply(project, { id: 'back', label: '', changes: diff(project, smallPlant()) });
+      if (!back.ok) throw new Error(back.refusal.sentence);
+      follow(engine.update(project.with(back.entities), back.entities));
+      expect([sorted(engine.findings), sorted(shown)]).toEqual([[], []]);
     }),
     { numRuns: 800, seed: 20261125 },
   );

@@ -1,7 +1,8 @@
 import { dequal } from 'dequal/lite';
 import { differingValues } from '../lane/difference.js';
-import { compareLane, type Comparison, type Verdict } from '../lane/compare.js';
-import { Occupancy, sharedSpan, useOf, type Use } from '../lane/occupancy.js';
+import { compareLane, type Verdict } from '../lane/compare.js';
+import { Occupancy, sharedSpan, type Use } from '../lane/occupancy.js';
+import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
 import { PROJECT_ID, type Kind } from '../model/kinds.js';
 import type { EntityChange, Project } from '../model/project.js';
 import { referencesOf } from '../model/references.js';
@@ -24,8 +25,13 @@ export interface CheckChange {
   lanes: Map<string, LaneResult | null>;
 }
 
+/** Copies and landings have no rules of their own scope; what they use of an area is worked out like a lane’s. */
+const MOVER_KINDS = ['copy', 'landing'] as const;
+type MoverKind = (typeof MOVER_KINDS)[number];
+const isMoverKind = (kind: string): kind is MoverKind => (MOVER_KINDS as readonly string[]).includes(kind);
+
 interface Unit {
-  scope: Scope;
+  scope: Scope | MoverKind;
   id: string;
   reads: Set<string>;
   findings: Finding[];
@@ -33,7 +39,7 @@ interface Unit {
 
 const META = new Map(RULES.map((rule) => [rule.meta.code, rule.meta]));
 
-const unitKey = (scope: Scope, id: string) => `${scope} ${id}`;
+const unitKey = (scope: Scope | MoverKind, id: string) => `${scope} ${id}`;
 const occupancyKey = (area: string) => `uses>${area}`;
 const allKey = (kind: Kind) => `all>${kind}`;
 const pairId = (a: string, b: string) => (a < b ? `${a} ${b}` : `${b} ${a}`);
@@ -66,7 +72,7 @@ const nothing = (): CheckChange => ({ findings: new Map(), lanes: new Map() });
 /**
  * Runs every rule once per entity of its scope and keeps the results with what was read for them. After an edit only
  * what read something that changed is run again; the result is exactly that of a full check. Overlaps are kept per pair
- * of claims: an edit queries its own bits only. What an edit makes stale can be run in slices: `edit`, then `advance`
+ * of uses: an edit queries its own bits only. What an edit makes stale can be run in slices: `edit`, then `advance`
  * until nothing waits; edits may come in between.
  */
 export class CheckEngine {
@@ -74,13 +80,15 @@ export class CheckEngine {
   private readonly units = new Map<string, Unit>();
   private readonly readers = new Map<string, Set<Unit>>();
   private readonly lanes = new Map<string, LaneResult>();
-  private readonly claimsOfLane = new Map<string, string[]>();
-  private readonly pairsOfClaim = new Map<string, Set<string>>();
+  /** of a lane, a copy or a landing: the ids of its uses */
+  private readonly usesOf = new Map<string, string[]>();
+  private readonly pairsOfUse = new Map<string, Set<string>>();
   private readonly occupancy = new Occupancy();
   private readonly found = new Map<string, Finding>();
 
   private readonly staleLanes = new Set<string>();
-  /** claims whose place is another, each with the areas that it came from and went to */
+  private readonly staleMovers = new Map<string, MoverKind>();
+  /** uses whose place is another, each with the areas that it came from and went to */
   private readonly moved = new Map<string, Set<string>>();
   private readonly staleOverlaps = new Set<string>();
   private readonly staleUnits = new Map<string, { kind: WholeKind; id: string }>();
@@ -91,6 +99,7 @@ export class CheckEngine {
   constructor(project: Project) {
     this.project = project;
     for (const kind of UNIT_KINDS) for (const { id } of project.all(kind)) this.stale(kind, id);
+    for (const kind of MOVER_KINDS) for (const { id } of project.all(kind)) this.stale(kind, id);
     this.stale('project', PROJECT_ID);
     this.advance();
   }
@@ -109,7 +118,9 @@ export class CheckEngine {
 
   /** How much is known to wait to be checked anew: lanes, areas and the like. */
   get waiting(): number {
-    return this.staleLanes.size + this.moved.size + this.staleOverlaps.size + this.staleUnits.size;
+    return (
+      this.staleLanes.size + this.staleMovers.size + this.moved.size + this.staleOverlaps.size + this.staleUnits.size
+    );
   }
 
   /** Checks again what these edits made stale; gives what changed in findings and lanes. */
@@ -130,7 +141,7 @@ export class CheckEngine {
       const now = after ? referencesOf(kind, after).map((r) => r.id) : [];
       for (const target of old) if (!after || !now.includes(target)) this.staleBy(listKey(kind, target));
       for (const target of now) if (!before || !old.includes(target)) this.staleBy(listKey(kind, target));
-      if (!isUnitKind(kind)) continue;
+      if (!isUnitKind(kind) && !isMoverKind(kind)) continue;
       if (!before) this.stale(kind, id);
       if (!after) this.dropUnit(unitKey(kind, id));
     }
@@ -154,7 +165,8 @@ export class CheckEngine {
     while (this.waiting > 0 && !full()) {
       // In this order: places follow from lanes, overlaps from places, and areas look at all of them.
       run(this.staleLanes, (id) => this.runLane(id));
-      run(this.moved.keys(), (claim) => this.findOverlaps(claim, pairs));
+      run(this.staleMovers, ([id, kind]) => this.runMover(kind, id));
+      run(this.moved.keys(), (use) => this.findOverlaps(use, pairs));
       run(this.staleOverlaps, (id) => this.runOverlap(id));
       run(this.staleUnits.keys(), (key) => this.runUnit(key));
     }
@@ -167,8 +179,9 @@ export class CheckEngine {
     this.readers.get(key)?.forEach(({ scope, id }) => this.stale(scope, id));
   }
 
-  private stale(scope: Scope, id: string): void {
-    if (scope === 'lane') this.staleLanes.add(id);
+  private stale(scope: Scope | MoverKind, id: string): void {
+    if (isMoverKind(scope)) this.staleMovers.set(id, scope);
+    else if (scope === 'lane') this.staleLanes.add(id);
     else if (scope === 'overlap') this.staleOverlaps.add(id);
     else this.staleUnits.set(unitKey(scope, id), { kind: scope, id });
   }
@@ -185,53 +198,66 @@ export class CheckEngine {
     const result: LaneResult = { verdict, unknown, differing: differingValues(comparison.differences) };
     if (!dequal(this.lanes.get(id), result)) this.change.lanes.set(id, result);
     this.lanes.set(id, result);
-    this.occupy(id, comparison);
+    this.occupy(
+      id,
+      comparison.sides.flatMap((side) => useOf(side) ?? []),
+    );
   }
 
-  private occupy(lane: string, comparison: Comparison | null): void {
-    const before = this.claimsOfLane.get(lane) ?? [];
-    const now = comparison?.sides ?? [];
-    for (const claim of before) {
-      if (!now.some((s) => s.claim.id === claim)) this.place(claim, null);
+  private runMover(kind: MoverKind, id: string): void {
+    this.staleMovers.delete(id);
+    const reader = new RecordingReader(this.project);
+    const copy = kind === 'copy' ? reader.get('copy', id) : undefined;
+    const landing = kind === 'landing' ? reader.get('landing', id) : undefined;
+    if (!copy && !landing) return;
+    const uses = copy ? usesOfCopy(reader, copy) : usesOfLanding(reader, landing!);
+    this.replace({ scope: kind, id, reads: reader.take(), findings: [] });
+    this.occupy(id, uses);
+  }
+
+  /** What a lane, a copy or a landing uses now, in place of what it used before. */
+  private occupy(holder: string, uses: readonly Use[]): void {
+    for (const id of this.usesOf.get(holder) ?? []) {
+      if (!uses.some((use) => use.id === id)) this.place(id, null);
     }
-    for (const side of now) this.place(side.claim.id, useOf(side));
-    if (comparison) {
-      this.claimsOfLane.set(
-        lane,
-        now.map((s) => s.claim.id),
+    for (const use of uses) this.place(use.id, use);
+    if (uses.length === 0) this.usesOf.delete(holder);
+    else
+      this.usesOf.set(
+        holder,
+        uses.map((use) => use.id),
       );
-    } else this.claimsOfLane.delete(lane);
   }
 
-  private place(claim: string, use: Use | null): void {
-    const old = this.occupancy.get(claim);
+  private place(id: string, use: Use | null): void {
+    const old = this.occupancy.get(id);
     if (!old && !use) return;
     if (old && use && old.area === use.area && old.puts === use.puts && old.takes === use.takes) {
       if (old.spans === use.spans) return;
     }
-    const areas = this.moved.get(claim) ?? new Set();
+    const areas = this.moved.get(id) ?? new Set();
     if (old) areas.add(old.area);
     if (use) areas.add(use.area);
-    this.moved.set(claim, areas);
-    this.occupancy.set(claim, use);
+    this.moved.set(id, areas);
+    this.occupancy.set(id, use);
   }
 
-  /** Finds the pairs anew of a claim that moved; what looked at its areas is stale. */
-  private findOverlaps(claim: string, found: Set<string>): void {
-    for (const area of this.moved.get(claim) ?? []) this.staleBy(occupancyKey(area));
-    this.moved.delete(claim);
-    for (const pair of [...(this.pairsOfClaim.get(claim) ?? [])]) if (!found.has(pair)) this.dropPair(pair);
-    const use = this.occupancy.get(claim);
+  /** Finds the pairs anew of a use that moved; what looked at its areas is stale. */
+  private findOverlaps(moved: string, found: Set<string>): void {
+    for (const area of this.moved.get(moved) ?? []) this.staleBy(occupancyKey(area));
+    this.moved.delete(moved);
+    for (const pair of [...(this.pairsOfUse.get(moved) ?? [])]) if (!found.has(pair)) this.dropPair(pair);
+    const use = this.occupancy.get(moved);
     if (!use?.puts) return;
     for (const other of this.occupancy.overlapping(use)) {
       if (!other.puts) continue;
-      const id = pairId(claim, other.claim);
+      const id = pairId(moved, other.id);
       if (found.has(id)) continue;
       found.add(id);
-      for (const c of [claim, other.claim]) {
-        const pairs = this.pairsOfClaim.get(c);
+      for (const one of [moved, other.id]) {
+        const pairs = this.pairsOfUse.get(one);
         if (pairs) pairs.add(id);
-        else this.pairsOfClaim.set(c, new Set([id]));
+        else this.pairsOfUse.set(one, new Set([id]));
       }
       this.checkOverlap(id);
     }
@@ -251,7 +277,7 @@ export class CheckEngine {
   }
 
   private dropPair(id: string): void {
-    for (const claim of id.split(' ')) this.pairsOfClaim.get(claim)?.delete(id);
+    for (const use of id.split(' ')) this.pairsOfUse.get(use)?.delete(id);
     this.dropUnit(unitKey('overlap', id));
   }
 
@@ -319,10 +345,11 @@ export class CheckEngine {
     if (!unit) return;
     this.forget(unit);
     this.units.delete(key);
+    if (unit.scope !== 'lane' && !isMoverKind(unit.scope)) return;
+    this.occupy(unit.id, []);
     if (unit.scope !== 'lane') return;
     this.lanes.delete(unit.id);
     this.change.lanes.set(unit.id, null);
-    this.occupy(unit.id, null);
   }
 }
 

@@ -1,11 +1,13 @@
 import { formatAddress } from '../address/format-address.js';
 import { parseAddress } from '../address/parse-address.js';
 import { locate, resolve, type Span } from '../address/resolve.js';
-import { memoryOf, viewOf } from '../address/memory.js';
+import { memoriesOf, memoryOf, viewOf } from '../address/memory.js';
 import { laneName } from '../lane/compare.js';
 import type { Use } from '../lane/occupancy.js';
+import { placeOf } from '../tags/tag-place.js';
+import { userOf } from '../lane/use-words.js';
 import { blockOf, rangeOf } from '../lane/side.js';
-import { memoriesOf } from '../lane/told-place.js';
+
 import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';
 import { entriesInOrder, inOrder } from '../model/order.js';
@@ -49,7 +51,12 @@ export function findAddress(project: Project, usesIn: (area: string) => readonly
 const meet = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end;
 
 function userHit(project: Project, use: Use, spans: readonly Span[], text: string): Hit | null {
-  const claim = project.get('claim', use.claim);
+  const user = userOf(project, use);
+  if (user && use.of !== 'claim') {
+    const detail = `${use.puts ? 'written by' : 'read by'} ${user.group}, ${user.range}`;
+    return { kind: 'address', text, detail, cell: user.cell };
+  }
+  const claim = project.get('claim', use.id);
   const lane = claim && project.get('lane', claim.lane);
   const exchange = lane && project.get('exchange', lane.exchange);
   const end = claim && project.get('end', claim.end);
@@ -74,7 +81,7 @@ function itemAt(
   items: Record<string, { order: number }>,
   spans: readonly Span[],
 ): string | null {
-  const place = readable(claim.place);
+  const place = placeOf(project, claim);
   const memory = place && memoryOf(project, place.area);
   const located = place && memory ? locate(memory, place) : null;
   if (!located || !memory) return null;

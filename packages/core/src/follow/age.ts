@@ -27,6 +27,10 @@ const plus = (age: Age, what: string, ms: number | null | undefined): Age =>
 /** A value may have waited a whole pass of the program before it was taken, or after it came. */
 export const withScan = (age: Age, station: Station): Age => plus(age, `scan of ${station.name}`, station.scan);
 
+/** A copy runs once in each pass of the station that makes it. */
+export const withCopy = (age: Age, name: string, station: Station): Age =>
+  plus(age, `copy ${name} in ${station.name}`.replace('  ', ' '), station.scan);
+
 /** One lane further: it may just have missed one cadence, and then takes its transfer. [common practice] */
 export function withLane(reader: Reader, age: Age, exchange: Exchange, claim: Claim): Age {
   const waited = plus(age, `cadence of ${exchange.name}`, exchange.cadence);

@@ -6,26 +6,31 @@ import { sideOf, type Side } from '../lane/side.js';
 import { SWAP_WORDS } from '../lane/swap-words.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
-import type { Project } from '../model/project.js';
-import { NO_AGE, withLane, withScan, type Age } from './age.js';
+import { childrenOf } from '../model/order.js';
+import type { Reader } from '../model/project.js';
+import { NO_AGE, withCopy, withLane, withScan, type Age } from './age.js';
+import { copied, copyPlaces } from './copied.js';
 import { itemSpans } from './item-spans.js';
 
 export type Way = 'forward' | 'back';
 
 /** One place that a value comes through. */
 export interface Hop {
-  /** how many lanes lie between it and the start */
+  /** how many lanes and copies lie between it and the start */
   depth: number;
   station: string;
-  claim: string;
+  /** the claim or the copy that says so */
+  holder: { kind: 'claim' | 'copy'; id: string };
   /** the value there, where it has a name of its own */
   item: string | null;
   name: string;
   /** in the end's own notation */
   address: string;
-  lane: string;
-  exchange: string;
-  exchangeName: string;
+  /** of a claim */
+  lane: string | null;
+  exchange: string | null;
+  /** the exchange, or the copy */
+  by: string;
   /** a swap on arriving or leaving here; empty: none */
   swap: string;
   /** how old it can be here at most; going back, at the start */
@@ -35,10 +40,10 @@ export interface Hop {
 const MOST_HOPS = 500;
 
 /**
- * From a claim, or a value of it, through every lane and station to its last sinks (`forward`), or to its first sources
- * (`back`). The first hop is the start. A lane is passed once.
+ * From a claim, or a value of it, through every lane, copy and station to its last sinks (`forward`), or to its first
+ * sources (`back`). The first hop is the start. A lane or a copy is passed once.
  */
-export function follow(project: Project, claimId: string, item: string | null, way: Way): Hop[] {
+export function follow(project: Reader, claimId: string, item: string | null, way: Way): Hop[] {
   const claim = project.get('claim', claimId);
   const lane = claim && project.get('lane', claim.lane);
   const exchange = lane && project.get('exchange', lane.exchange);
@@ -56,23 +61,42 @@ export function follow(project: Project, claimId: string, item: string | null, w
       const arrived = withScan(withLane(project, age, at.exchange, other.claim), other.station);
       const spans = itemSpans(other, there);
       hops.push(hopOf(project, other, there, at, depth + 1, arrived));
-      for (const next of spans ? onwards(project, other, spans, way) : []) {
-        if (!passed.has(next.at.lane.id)) walk(next.side, next.item, next.at, depth + 1, arrived);
-      }
+      if (spans && other.block) onFrom(other.block.place.area, spans, other.claim.id, depth + 1, arrived);
     }
   };
-  const begins = moves(start, way === 'forward' ? 'takes' : 'puts');
-  if (begins) walk(start, item, { lane, exchange }, 0, withScan(NO_AGE, start.station));
-  else {
-    const spans = itemSpans(start, item);
-    hops.push(hopOf(project, start, item, { lane, exchange }, 0, withScan(NO_AGE, start.station)));
-    passed.add(lane.id);
-    for (const next of spans ? onwards(project, start, spans, way) : []) {
-      walk(next.side, next.item, next.at, 0, withScan(NO_AGE, start.station));
+  /** What goes on from these bits of an area: claims, and copies, from whose target it goes on again. */
+  const onFrom = (area: string, spans: readonly Span[], but: string, depth: number, age: Age) => {
+    for (const next of onwards(project, area, spans, but, way)) {
+      if (!passed.has(next.at.lane.id)) walk(next.side, next.item, next.at, depth, age);
     }
+    for (const copy of childrenOf(project, 'copy', area)) {
+      const there = passed.has(copy.id) ? [] : copied(project, copy, spans, way);
+      const target = there.length > 0 ? copyPlaces(project, copy)?.[way === 'forward' ? 'to' : 'from'] : undefined;
+      if (!target || hops.length >= MOST_HOPS) continue;
+      passed.add(copy.id);
+      const { station } = target.memory;
+      const later = withCopy(age, copy.name, station);
+      hops.push({
+        ...{ depth: depth + 1, station: station.id, holder: { kind: 'copy', id: copy.id }, item: null, swap: '' },
+        ...{ lane: null, exchange: null, by: 'copied', name: copy.name, age: later },
+        address: formatSpan(target.memory, there[0]!),
+      });
+      onFrom(target.place.area, there, copy.id, depth + 1, later);
+    }
+  };
+  const age = withScan(NO_AGE, start.station);
+  if (moves(start, way === 'forward' ? 'takes' : 'puts')) walk(start, item, { lane, exchange }, 0, age);
+  else {
+    hops.push(hopOf(project, start, item, { lane, exchange }, 0, age));
+    passed.add(lane.id);
+    const spans = itemSpans(start, item);
+    if (spans && start.block) onFrom(start.block.place.area, spans, start.claim.id, 0, age);
   }
   // A hop that only hands on what the one before it holds says nothing more.
-  return hops.filter((hop, i) => i === 0 || hop.claim !== hops[i - 1]!.claim || hop.item !== hops[i - 1]!.item);
+  return hops.filter((hop, i) => {
+    const before = hops[i - 1];
+    return !before || hop.holder.id !== before.holder.id || hop.item !== before.item;
+  });
 }
 
 /** Puts: what arrives goes into its own memory. Takes: it takes data out and sends it. */
@@ -87,27 +111,31 @@ interface Onward {
 }
 
 /** Claims of the same memory over the same bits: those that take data out of them, or going back, those that put it there. */
-function onwards(project: Project, from: Side, spans: readonly Span[], way: Way): Onward[] {
-  const area = from.block?.place.area;
-  if (!area) return [];
-  return project.referrers('claim', area).flatMap((id): Onward[] => {
+function onwards(project: Reader, area: string, spans: readonly Span[], but: string, way: Way): Onward[] {
+  return claimsIn(project, area).flatMap((id): Onward[] => {
     const claim = project.get('claim', id);
-    const lane = claim && claim.id !== from.claim.id ? project.get('lane', claim.lane) : undefined;
+    const lane = claim && claim.id !== but ? project.get('lane', claim.lane) : undefined;
     const exchange = lane && project.get('exchange', lane.exchange);
     const side = claim && exchange ? sideOf(project, claim, exchange) : null;
     if (!lane || !exchange || !side || !moves(side, way === 'forward' ? 'takes' : 'puts')) return [];
-    if (!side.block || !meet(side.block.spans, spans)) return [];
+    if (side.block?.place.area !== area || !meet(side.block.spans, spans)) return [];
     const keys = Object.keys(side.claim.items).filter((key) => meet(itemSpans(side, key) ?? [], spans));
     const at = { lane, exchange };
     return keys.length === 1 ? [{ side, item: keys[0]!, at }] : [{ side, item: null, at }];
   });
 }
 
+/** Claims that lie in an area, by its addresses or by tags that have an address there. */
+function claimsIn(project: Reader, area: string): string[] {
+  const byTag = project.referrers('tag', area).flatMap((tag) => project.referrers('claim', tag));
+  return [...project.referrers('claim', area), ...byTag];
+}
+
 const meet = (a: readonly Span[], b: readonly Span[]): boolean =>
   a.some((x) => b.some((y) => x.start < y.end && y.start < x.end));
 
 function hopOf(
-  project: Project,
+  project: Reader,
   side: Side,
   item: string | null,
   { lane, exchange }: { lane: Lane; exchange: Exchange },
@@ -117,10 +145,11 @@ function hopOf(
   const [first] = itemSpans(side, item) ?? [];
   const swap = side.claim.swap ?? side.end.swap;
   return {
-    ...{ depth, station: side.station.id, claim: side.claim.id, item, lane: lane.id, exchange: exchange.id, age },
+    ...{ depth, station: side.station.id, item, lane: lane.id, exchange: exchange.id, age },
+    holder: { kind: 'claim', id: side.claim.id },
     name: (item !== null && side.claim.items[item]?.name) || side.claim.name || laneName(project, lane),
     address: first && side.block ? formatSpan(side.block.memory, first) : '',
-    exchangeName: exchange.name,
+    by: exchange.name,
     swap: swap === 'none' ? '' : SWAP_WORDS[swap],
   };
 }

@@ -49,7 +49,9 @@ export function compareLane(reader: Reader, lane: Lane, exchange: Exchange): Com
     if (side.missing.length > 0) comparison.verdict = worse(comparison.verdict, 'one-sided');
   }
   const sources = sides.filter((s) => s.claim.direction === 'writes' || s.claim.direction === 'both');
-  const reference = sources.length === 1 ? sources[0]! : sides[0];
+  // Of partners that are chosen while it runs, each is compared with whoever chooses, never with each other.
+  const chooser = sides.some((s) => s.end.permitted) ? sides.find((s) => !s.end.permitted) : undefined;
+  const reference = chooser ?? (sources.length === 1 ? sources[0]! : sides[0]);
   if (!reference) return comparison;
   for (const side of sides) if (side !== reference) comparePair(reader, comparison, reference, side);
   if (comparison.verdict === 'agreed' && sides.some((s) => s.station.party !== 'own' && !s.end.confirmed)) {

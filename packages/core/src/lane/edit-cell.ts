@@ -1,6 +1,5 @@
-import { layoutFor, memoryOf } from '../address/memory.js';
+import { memoriesOf, layoutFor, memoryOf } from '../address/memory.js';
 import { areaBit, linearBit } from '../address/linear.js';
-import { parseAddress } from '../address/parse-address.js';
 import { lengthBits, parseLength } from '../address/length.js';
 import { NOTATION } from '../address/notations/catalogue.js';
 import type { View } from '../model/view.js';
@@ -13,10 +12,13 @@ import type { End } from '../model/end.js';
 import type { Reader } from '../model/project.js';
 import { lengthUnit } from './length-unit.js';
 import { parseSwap } from './swap-words.js';
-import { memoriesOf } from './told-place.js';
+
 import type { SecondLineColumn, SheetColumn } from './sheet.js';
 import { DIRECTIONS, OPENNESS, type Direction } from '../model/words.js';
 import { parseWhole, parseWord } from '../station/field-edit.js';
+import { readPlace } from '../tags/read-place.js';
+import { placeOf, realPlace } from '../tags/tag-place.js';
+import { withTag } from '../tags/with-tag.js';
 
 /** What became of typed text: the claim with it, and why it was kept as typed where it could not be read. */
 export interface Edited {
@@ -88,8 +90,8 @@ export function editLaneCell(
       return editArea(reader, end, claim, clean);
     case 'address': {
       if (clean === '') return { claim: { ...claim, place: null }, problem: null };
-      const { value, problem } = kept(clean, parseAddress(clean, memoriesOf(reader, end.station)));
-      return { claim: { ...claim, place: value }, problem };
+      const { value, problem } = kept(clean, readPlace(reader, end.station, clean));
+      return { claim: withTag(reader, { ...claim, place: value }), problem };
     }
     case 'length': {
       if (clean === '') return { claim: { ...claim, length: null }, problem: null };
@@ -164,7 +166,7 @@ export function editItemCell(
     }
     case 'address': {
       if (clean === '') return { claim: withItem({ ...item, offset: null }), problem: null };
-      const place = parseAddress(clean, memoriesOf(reader, end.station));
+      const place = readPlace(reader, end.station, clean);
       if (!place.ok) return { claim: withItem({ ...item, offset: { typed: clean } }), problem: unreadSentence(place) };
       if (!readable(claim.place)) {
         return { claim: withItem({ ...item, offset: { bits: 0 } }, { ...claim, place: place.value }), problem: null };
@@ -178,8 +180,9 @@ export function editItemCell(
 }
 
 /** Bits from the claim's payload, which begins after its header, to another place of the same area, along the row of the claim's view. */
-export function offsetOf(reader: Reader, claim: Claim, place: Place, text: string): Read<Offset> {
-  const start = readable(claim.place);
+export function offsetOf(reader: Reader, claim: Claim, named: Place, text: string): Read<Offset> {
+  const place = realPlace(reader, named);
+  const start = placeOf(reader, claim);
   const memory = start && memoryOf(reader, start.area);
   if (!start || !memory) return unread(`“${text}” has nothing to count from`, 'fill in the address of the lane first');
   if (place.area !== start.area) {

@@ -4,7 +4,9 @@ import type { Claim } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Lane } from '../model/lane.js';
 import { childrenOf, orderAfter } from '../model/order.js';
-import type { Reader } from '../model/project.js';
+import type { Project, Reader } from '../model/project.js';
+import { withStructure } from '../structure/claim-structure.js';
+import { readType } from '../structure/read-type.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import type { SecondLineColumn, SheetColumn } from './sheet.js';
 
@@ -28,7 +30,7 @@ export interface SheetEdited {
 }
 
 /** Applies typed texts one after the other, making lanes, claims and items where they are typed into. */
-export function editSheet(reader: Reader, edits: readonly SheetEdit[], newId: () => string): SheetEdited {
+export function editSheet(reader: Project, edits: readonly SheetEdit[], newId: () => string): SheetEdited {
   const lanes = new Map<string, { before: Lane | undefined; after: Lane }>();
   const claims = new Map<string, { before: Claim | undefined; after: Claim }>();
   const result: SheetEdited = { changes: [], problems: [], lane: null, key: null };
@@ -65,6 +67,15 @@ export function editSheet(reader: Reader, edits: readonly SheetEdit[], newId: ()
     const claim = claimOf(lane.after.id, edit.end);
     result.lane = lane.after.id;
     if (edit.key === undefined) {
+      const type = edit.column === 'type' ? readType(reader, edit.text) : null;
+      if (type?.ok && type.value.structure) {
+        const at = { lane: lane.after, claim: claim.after, end: edit.end, exchange: reader.get('exchange', exchange)! };
+        const laid = withStructure(reader, at, type.value, newId);
+        if (laid) [lane.after, claim.after] = [laid.lane, laid.claim];
+        else
+          result.problems.push(`“${edit.text.trim()}” cannot be laid out yet: fill in the address of the lane first`);
+        continue;
+      }
       const edited = editLaneCell(reader, edit.end, claim.after, edit.column, edit.text);
       claim.after = edited.claim;
       if (edited.problem) result.problems.push(edited.problem);

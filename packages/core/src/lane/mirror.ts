@@ -1,5 +1,6 @@
 import { formatAddress, spanAddresses } from '../address/format-address.js';
-import { memoryOf, type Memory } from '../address/memory.js';
+import { placeText } from '../tags/place-text.js';
+import { memoriesOf, memoryOf, type Memory } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
 import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
@@ -13,7 +14,7 @@ import type { Direction } from '../model/words.js';
 import { nextFree } from './occupancy.js';
 import { namesOtherPlace } from './sheet.js';
 import { blockOf } from './side.js';
-import { memoriesOf, readToldPlace } from './told-place.js';
+import { readToldPlace } from './told-place.js';
 import { usesBeside } from './uses-beside.js';
 
 /** What mirroring would make. */
@@ -87,7 +88,7 @@ export function mirrorLanes(reader: Reader, exchange: Exchange, from: End, to: E
 function addressOf(reader: Reader, claim: Claim): string | null {
   const place = readable(claim.place);
   const memory = place && memoryOf(reader, place.area);
-  return memory ? formatAddress(memory, place) : null;
+  return memory ? placeText(reader, place) : null;
 }
 
 /** Room at one end, one lane after the other, in the area of its first lane or else its first memory. */

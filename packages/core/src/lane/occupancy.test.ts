@@ -9,8 +9,9 @@ const span = fc
 const spans = fc.array(span, { minLength: 1, maxLength: 3 });
 const uses = fc.array(fc.tuple(fc.constantFrom('a', 'b'), spans, fc.boolean()), { minLength: 1, maxLength: 25 });
 
-const use = (claim: string, area: string, list: Span[], puts: boolean): Use => ({
-  claim,
+const use = (id: string, area: string, list: Span[], puts: boolean): Use => ({
+  id,
+  of: 'claim',
   area,
   spans: list,
   puts,
@@ -27,8 +28,8 @@ test('who overlaps whom is what comparing everybody with everybody gives, also a
       for (const list of [first, second]) {
         list.forEach(([area, s, puts], i) => {
           const next = use(`c${i}`, area, s, puts);
-          occupancy.set(next.claim, next);
-          all.set(next.claim, next);
+          occupancy.set(next.id, next);
+          all.set(next.id, next);
         });
       }
       for (const one of all.values()) {
@@ -37,9 +38,9 @@ test('who overlaps whom is what comparing everybody with everybody gives, also a
       }
       const [gone] = all.keys();
       occupancy.set(gone!, null);
-      for (const one of all.values()) expect(occupancy.overlapping(one).some((o) => o.claim === gone)).toBe(false);
+      for (const one of all.values()) expect(occupancy.overlapping(one).some((o) => o.id === gone)).toBe(false);
       expect(occupancy.inArea('a')).toHaveLength(
-        [...all.values()].filter((u) => u.area === 'a' && u.claim !== gone).length,
+        [...all.values()].filter((u) => u.area === 'a' && u.id !== gone).length,
       );
     }),
   );

@@ -1,28 +1,19 @@
 import type { Span } from '../address/resolve.js';
-import { readable } from '../model/as-typed.js';
 import type { Area } from '../model/area.js';
-import type { Side } from './side.js';
 
-/** The bits of one area that a claim uses. Reading puts data into the area, writing takes data out of it. */
+/**
+ * The bits of one area that a claim, a copy or a landing uses. Reading puts data into the area, writing takes data out
+ * of it; a copy takes from one place and puts into another; the inputs of a module are put into the area, its outputs
+ * are taken from it.
+ */
 export interface Use {
-  claim: string;
+  /** a claim's own id; of a copy or a landing its id, a space-free mark and which of its places it is */
+  id: string;
+  of: 'claim' | 'copy' | 'landing';
   area: string;
   spans: readonly Span[];
   puts: boolean;
   takes: boolean;
-}
-
-export function useOf(side: Side): Use | null {
-  const { id } = side.claim;
-  const direction = readable(side.claim.direction);
-  if (!side.block || !direction) return null;
-  return {
-    claim: id,
-    area: side.block.place.area,
-    spans: side.block.spans,
-    puts: direction !== 'writes',
-    takes: direction !== 'reads',
-  };
 }
 
 /** The first bits that two uses share; null where they share none. */
@@ -47,13 +38,13 @@ export class Occupancy {
   private readonly uses = new Map<string, Use>();
   private readonly areas = new Map<string, Map<number, Use[]>>();
 
-  get(claim: string): Use | undefined {
-    return this.uses.get(claim);
+  get(id: string): Use | undefined {
+    return this.uses.get(id);
   }
 
-  /** Replaces what a claim uses. */
-  set(claim: string, use: Use | null): void {
-    const old = this.uses.get(claim);
+  /** Replaces one use. */
+  set(id: string, use: Use | null): void {
+    const old = this.uses.get(id);
     if (old) {
       const cells = this.areas.get(old.area)!;
       forEachCell(old, (cell) => {
@@ -63,10 +54,10 @@ export class Occupancy {
       });
     }
     if (!use) {
-      this.uses.delete(claim);
+      this.uses.delete(id);
       return;
     }
-    this.uses.set(claim, use);
+    this.uses.set(id, use);
     let cells = this.areas.get(use.area);
     if (!cells) this.areas.set(use.area, (cells = new Map()));
     const into = cells;
@@ -83,7 +74,7 @@ export class Occupancy {
     const found = new Set<Use>();
     forEachCell(use, (cell) => {
       for (const other of cells?.get(cell) ?? []) {
-        if (other.claim !== use.claim && !found.has(other) && sharedSpan(use, other)) found.add(other);
+        if (other.id !== use.id && !found.has(other) && sharedSpan(use, other)) found.add(other);
       }
     });
     return [...found];

@@ -2,7 +2,7 @@ import { entityChanges } from '../change/diff.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { sizeInRow } from '../data/layout.js';
-import { memoryOf, type Memory } from '../address/memory.js';
+import { memoriesOf, memoryOf, type Memory } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
 import { areaBit, linearBit } from '../address/linear.js';
 import { locate } from '../address/resolve.js';
@@ -17,7 +17,6 @@ import { lengthUnit } from './length-unit.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from './side.js';
 import type { SheetColumn } from './sheet.js';
-import { memoriesOf } from './told-place.js';
 
 /** What a paste does, ready to be committed as one undo step, and what could not be read. */
 export interface Pasted {

@@ -1,16 +1,19 @@
 import { formatAddress, placeAlong } from '../address/format-address.js';
+import { placeText } from '../tags/place-text.js';
+import { placeOf, realPlace } from '../tags/tag-place.js';
 import { formatBits, formatLength } from '../address/length.js';
 import { layoutFor, memoryOf } from '../address/memory.js';
 import { locate } from '../address/resolve.js';
 import { sizeInRow, type Frame } from '../data/layout.js';
 import { elementary, formatType } from '../data/types.js';
 import { isTyped, readable, type AsTyped } from '../model/as-typed.js';
-import type { Claim, ClaimItem } from '../model/claim.js';
+import { IN_TAG, type Claim, type ClaimItem } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf, entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { protocolOf } from '../protocol/catalogue.js';
+import { typeText } from '../structure/type-text.js';
 import { lengthUnit } from './length-unit.js';
 import { SWAP_WORDS } from './swap-words.js';
 
@@ -62,7 +65,7 @@ export function sheetRows(
   open: ReadonlySet<string>,
 ): SheetRow[] {
   const rows: SheetRow[] = [];
-  const from = (claim: Claim, end: End) => [memoryOfClaim(reader, claim), exchange, end];
+  const from = (claim: Claim, end: End) => [...placeParts(reader, claim), exchange, end];
   childrenOf(reader, 'lane', exchange.id).forEach((lane, i) => {
     const claims = childrenOf(reader, 'claim', lane.id);
     const [a, b] = [left, right].map((end) => claims.find((c) => c.end === end.id));
@@ -102,21 +105,23 @@ function cached(claim: Claim, key: string, from: readonly unknown[], make: () =>
   return cells;
 }
 
-const memoryOfClaim = (reader: Reader, claim: Claim) => {
-  const place = readable(claim.place);
-  return place && memoryOf(reader, place.area);
-};
+/** All that the address of a claim is written by, besides the claim. */
+function placeParts(reader: Reader, claim: Claim): readonly unknown[] {
+  const typed = readable(claim.place);
+  const place = typed && realPlace(reader, typed);
+  return [place && memoryOf(reader, place.area), place, typed?.view === IN_TAG ? reader.get('tag', typed.area) : null];
+}
 
 function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): PageCells {
-  const place = readable(claim.place);
+  const place = placeOf(reader, claim);
   const memory = place && memoryOf(reader, place.area);
   const cells: PageCells = {
     name: cell(claim.name),
     direction: typedOr(claim.direction, (d) => d),
     area: cell(memory?.area.name ?? ''),
-    address: typedOr(claim.place, (p) => (memory ? formatAddress(memory, p) : '')),
+    address: typedOr(claim.place, (p) => placeText(reader, p)),
     length: typedOr(claim.length, formatLength),
-    type: typeCell(claim),
+    type: typeCell(reader, claim),
     header: cell(claim.header ? formatBits(claim.header, lengthUnit(reader, claim)) : ''),
     swap: cell(claim.swap === null ? (end.swap === 'none' ? '' : SWAP_WORDS[end.swap]) : SWAP_WORDS[claim.swap]),
   };
@@ -127,7 +132,9 @@ function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): 
 }
 
 /** The block's own type, or what its items come to. */
-function typeCell(claim: Claim): SheetCell {
+function typeCell(reader: Reader, claim: Claim): SheetCell {
+  const own = readable(claim.type);
+  if (own?.structure) return cell(typeText(reader, own));
   const items = Object.values(claim.items);
   if (items.length === 0) return typedOr(claim.type, formatType);
   const types = items.map((item) => readable(item.type));
@@ -164,7 +171,7 @@ export const itemAddress = (reader: Reader, claim: Claim, item: ClaimItem): stri
 
 /** Where an item lies, in the notation of its claim's place. */
 function itemPlace(reader: Reader, claim: Claim, item: ClaimItem) {
-  const place = readable(claim.place);
+  const place = placeOf(reader, claim);
   const memory = place && memoryOf(reader, place.area);
   const layout = memory && layoutFor(memory, claim.layout);
   const located = memory && layout && locate(memory, place, layout);

@@ -10,6 +10,7 @@ import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
+import { realPlace } from '../tags/tag-place.js';
 import { protocolOf } from '../protocol/catalogue.js';
 
 export type ClaimField = 'direction' | 'place' | 'length' | 'type';
@@ -52,12 +53,20 @@ const blocks = new WeakMap<Claim, CachedBlock>();
 
 /** The block of a claim, or null where place or length are missing; cached by what it was worked out from. */
 export function blockOf(reader: Reader, claim: Claim, end: End, exchange: Exchange): Block | null {
-  const place = readable(claim.place);
+  const typed = readable(claim.place);
+  const place = typed && realPlace(reader, typed);
   const length = readable(claim.length);
   const memory = place && memoryOf(reader, place.area);
   if (!place || !length || !memory) return null;
   const known = blocks.get(claim);
-  if (known && known.memory === memory && known.end === end && known.exchange === exchange) return known.block;
+  if (
+    known &&
+    known.memory === memory &&
+    (known.block?.place === place || typed === place) &&
+    known.end === end &&
+    known.exchange === exchange
+  )
+    return known.block;
   const layout = layoutFor(memory, claim.layout);
   const located = locate(memory, place, layout);
   let block: Block | null = null;

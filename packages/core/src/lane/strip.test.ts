@@ -1,7 +1,7 @@
 import { CheckEngine } from '../check/engine.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { edited } from '../testing/two-stations.testing.js';
+import { edited, without } from '../testing/two-stations.testing.js';
 import { stripOf } from './strip.js';
 
 const stripIn = (project: Project, area: string) => stripOf(project, area, new CheckEngine(project).usesIn(area))!;
@@ -12,6 +12,8 @@ test('who puts data in stands above the line, who takes it out below, in numbers
     [100, 104, 'out', 'Exchange'],
     [300, 308, 'in', 'Exchange'],
     [320, 324, 'in', 'Second'],
+    [700, 701, 'out', 'module m2'],
+    [702, 703, 'out', 'module m3'],
     [800, 804, 'in', 'Line requests'],
   ]);
   expect(parts[1]!.detail).toBe('a300–a307, Exchange, Block ca: puts data in');
@@ -37,6 +39,6 @@ test('what is drawn reaches from before the first to after the last that is used
   const used = stripIn(smallPlant(), 'areaa');
   expect(used.from).toBeLessThan(100);
   expect(used.to).toBeGreaterThan(324);
-  const project = edited(smallPlant(), ['claim', 'cb3', 'place', null]);
+  const project = edited(without(smallPlant(), 'copy', 'copy1'), ['claim', 'cb3', 'place', null]);
   expect(stripIn(project, 'areac')).toMatchObject({ from: 0, to: 400, parts: [], nextFree: 'b0' });
 });

@@ -5,8 +5,8 @@ import type { Span } from '../address/resolve.js';
 import type { Cell } from '../check/finding.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
-import { laneName } from './compare.js';
 import { nextFree, type Use } from './occupancy.js';
+import { userOf } from './use-words.js';
 
 /** Part of an area as its strip draws it, in numbers of the area's first view. */
 export interface StripPart {
@@ -79,21 +79,18 @@ export function stripOf(reader: Reader, areaId: string, uses: readonly Use[]): S
 }
 
 function useParts(reader: Reader, memory: Memory, use: Use, number: (bit: number) => number): StripPart[] {
-  const claim = reader.get('claim', use.claim);
-  const lane = claim && reader.get('lane', claim.lane);
-  const exchange = lane && reader.get('exchange', lane.exchange);
-  if (!claim || !lane || !exchange) return [];
-  const name = claim.name || laneName(reader, lane);
-  const cell: Cell = { kind: 'claim', id: claim.id, path: ['place'] };
+  const user = userOf(reader, use);
+  if (!user) return [];
+  const name = user.group.endsWith(user.name) ? user.group : `${user.group}, ${user.name}`;
   const sides = [use.puts && 'in', use.takes && 'out'].filter((s): s is 'in' | 'out' => s !== false);
   return sides.flatMap((side) =>
     use.spans.map((span: Span): StripPart => ({
       from: number(span.start),
       to: number(span.end),
       side,
-      group: exchange.name,
-      detail: `${formatSpan(memory, span)}, ${exchange.name}, ${name}: ${side === 'in' ? 'puts data in' : 'takes data out'}`,
-      cell,
+      group: user.group,
+      detail: `${formatSpan(memory, span)}, ${name}: ${side === 'in' ? 'puts data in' : 'takes data out'}`,
+      cell: user.cell,
     })),
   );
 }

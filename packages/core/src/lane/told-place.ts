@@ -1,22 +1,16 @@
-import { memoryOf, type Memory } from '../address/memory.js';
-import { parseAddress } from '../address/parse-address.js';
 import type { Read } from '../address/result.js';
 import { locate, type Located } from '../address/resolve.js';
 import { areaBit, linearBit } from '../address/linear.js';
 import type { Place } from '../model/claim.js';
-import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import { readPlace } from '../tags/read-place.js';
+import { realPlace } from '../tags/tag-place.js';
 import type { DifferenceOf } from './difference.js';
 import type { Block, Side } from './side.js';
 
-/** All memories of a station, in order: what its addresses are read with. */
-export function memoriesOf(reader: Reader, stationId: string): Memory[] {
-  return childrenOf(reader, 'area', stationId).flatMap((area) => memoryOf(reader, area.id) ?? []);
-}
-
 /** The other end's place as it was typed at this end, read with the other station's own views. */
 export function readToldPlace(reader: Reader, text: string, otherStation: string): Read<Place> {
-  return parseAddress(text, memoriesOf(reader, otherStation));
+  return readPlace(reader, otherStation, text);
 }
 
 /** Where a told place lies in the block's area, beside where the block begins: both along the row of the told view. */
@@ -29,7 +23,7 @@ export interface ToldBeside {
 /** Null where the told place cannot be read, or is in another area. */
 export function toldBeside(reader: Reader, text: string, block: Block): ToldBeside | null {
   const place = readToldPlace(reader, text, block.memory.station.id);
-  return place.ok ? placeBeside(place.value, block) : null;
+  return place.ok ? placeBeside(realPlace(reader, place.value), block) : null;
 }
 
 function placeBeside(place: Place, block: Block): ToldBeside | null {
@@ -55,7 +49,7 @@ export function toldDifference(
   if (typed === '') return 'not told';
   const place = readToldPlace(reader, typed, other.station.id);
   if (!place.ok) return 'unread';
-  const beside = placeBeside(place.value, other.block);
+  const beside = placeBeside(realPlace(reader, place.value), other.block);
   return beside && beside.told === beside.true ? null : { code: 'POS 1', how: 'told', left: caller, right: other };
 }
 

@@ -20,6 +20,10 @@ export const TOLD_WORDS: Record<ToldFieldName, string> = {
   name: 'device name',
   slot: 'slot of the CPU',
   type: 'type',
+  connection: 'connection',
+  input: 'input instance',
+  output: 'output instance',
+  configuration: 'configuration instance',
 };
 
 /** One thing that an end was told about another, beside what is so. */
@@ -80,7 +84,7 @@ function toldValue(
   const typed = end.told[other.id]?.[field]?.trim() ?? '';
   const told = typed || (fallback ?? '');
   const isDefault = typed === '' && told !== '';
-  const truth = truthOf(reader, protocol, station, port, field);
+  const truth = truthOf(reader, protocol, station, port, field, other);
   const same = truth !== null && isSame(reader, station, field, told, truth);
   const automatic = field === 'address' && port?.how === 'automatic';
   const base = {
@@ -107,6 +111,7 @@ function truthOf(
   stationId: string,
   port: Port | undefined,
   field: ToldFieldName,
+  other: End,
 ): string | null {
   const station = reader.get('station', stationId);
   switch (field) {
@@ -122,6 +127,11 @@ function truthOf(
       return port?.unit === null || port?.unit === undefined ? null : String(port.unit);
     case 'slot':
       return station ? cpuSlotOf(reader, station) : null;
+    case 'connection':
+    case 'input':
+    case 'output':
+    case 'configuration':
+      return other.references?.[field]?.trim() || null;
     case 'type':
       return station ? (typesOf(reader, station)[0] ?? null) : null;
   }

@@ -1,4 +1,5 @@
-import { ArrayUnique, IsArray, IsIn, IsInt, Max, Min } from 'class-validator';
+import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { BlockMember } from './block-member.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
@@ -12,6 +13,12 @@ export class Reservation {
   @IsInt() @Min(1) length!: number;
   @IsName() owner!: string;
   @IsText() reason?: string;
+  /** the owner puts data there of itself; exchanges may then send it on, but put nothing there */
+  @IsOptional() @IsBoolean() puts?: boolean;
+  /** the first place at which it may start, in bits of the area, and how far it is to the next */
+  @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
+  @IsOptional() @IsInt() @Min(1) startStep?: number | null;
+  @RecordOf(() => BlockMember, { nullable: true }) members?: Record<string, BlockMember> | null;
 }
 
 /** A region of one station's memory: a row of words. Bit index = word × bits per word + significance. */
@@ -28,5 +35,7 @@ export class Area {
   @IsArray() @ArrayUnique() @IsIn(OWN_WRITERS, { each: true }) writers!: OwnWriter[];
   @RecordOf(() => View) views!: Record<string, View>;
   @RecordOf(() => Reservation) reservations!: Record<string, Reservation>;
+  /** of several that set values here on request: whose stands */
+  @IsText() lastWord?: string;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;
 }

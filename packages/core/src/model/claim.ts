@@ -1,10 +1,24 @@
 import { IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { AsTyped } from './as-typed.js';
-import { IsId, IsName } from './fields.js';
+import { IsId, IsName, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
 import { OneOfOrTyped } from './one-of.js';
-import { OPENNESS, UNITS, SWAPS, DIRECTIONS, type Openness, type Unit, type Swap, type Direction } from './words.js';
+import {
+  OPENNESS,
+  UNITS,
+  SWAPS,
+  DIRECTIONS,
+  TRIGGERS,
+  type Trigger,
+  type Openness,
+  type Unit,
+  type Swap,
+  type Direction,
+} from './words.js';
+
+/** The view of a place that is named by a tag: its `area` is then the tag, its number the element. */
+export const IN_TAG = 'tag';
 
 /** Where a claim's data is. Stored is what was typed: view and number, width and bit where the notation has them. */
 export class Place {
@@ -22,12 +36,14 @@ export class Length {
   @IsIn(UNITS) unit!: Unit;
 }
 
-/** An elementary type of IEC 61131-3, or an array of it. */
+/** An elementary type of IEC 61131-3, or a structure (base STRUCT), or an array of one. */
 export class TypeRef {
   @IsString() @Matches(/^[A-Z]+$/) base!: string;
   @IsInt() @Min(1) @Max(1_000_000) count!: number;
   /** characters, for a STRING */
   @IsOptional() @IsInt() @Min(1) @Max(65_535) capacity?: number;
+  /** which structure, where the base is STRUCT */
+  @IsOptional() @IsId() structure?: string;
 }
 
 /**
@@ -44,6 +60,8 @@ export class ClaimItem {
   @IsName() name!: string;
   @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
   @Nested(() => Offset, { orTyped: true, nullable: true }) offset!: Offset | AsTyped | null;
+  /** what its number counts: `bar`, `0.1 °C` */
+  @IsText() unit?: string;
 }
 
 /** What one end says of a lane. */
@@ -66,6 +84,8 @@ export class Claim {
   @IsOptional() @IsString() @MaxLength(200) toldPlace!: string | null;
   /** the slot of the coupler on this end's side */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
+  /** in place of the exchange's cadence */
+  @IsOptional() @IsIn(TRIGGERS) trigger?: Trigger | null;
   /** of data that is offered by name: whether others may use it; empty: not said */
   @IsOptional() @IsIn(OPENNESS) open?: Openness | null;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;

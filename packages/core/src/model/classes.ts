@@ -6,6 +6,7 @@ import { Exchange } from './exchange.js';
 import type { Kind } from './kinds.js';
 import { Landing } from './landing.js';
 import { Lane } from './lane.js';
+import { MemoryCopy } from './memory-copy.js';
 import { Module } from './module.js';
 import { Network } from './network.js';
 import { Port } from './port.js';
@@ -14,6 +15,8 @@ import { ProjectInfo } from './project-info.js';
 import { Rack } from './rack.js';
 import { Setting } from './setting.js';
 import { Station } from './station.js';
+import { Structure } from './structure.js';
+import { Tag } from './tag.js';
 import { Tick } from './tick.js';
 
 /** The class that guards each kind of entity where it enters. */
@@ -26,6 +29,9 @@ export const CLASSES: Record<Kind, new () => object> = {
   network: Network,
   port: Port,
   area: Area,
+  structure: Structure,
+  tag: Tag,
+  copy: MemoryCopy,
   landing: Landing,
   exchange: Exchange,
   end: End,

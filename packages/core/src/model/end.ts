@@ -1,7 +1,7 @@
 import { IsBoolean, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { RecordOf } from './nested.js';
-import { CALLING, SWAPS, type Calling, type Swap } from './words.js';
+import { Nested, RecordOf } from './nested.js';
+import { CALLING, ELEMENT_BITS, SWAPS, type Calling, type ElementBits, type Swap } from './words.js';
 
 /** What an end was told about another end: typed by people, stored as typed; empty takes the protocol's default. */
 export class Told {
@@ -16,6 +16,19 @@ export class Told {
   @IsText() slot?: string;
   /** the partner's type as it was entered, a deliberate 'acts as' included */
   @IsText() type?: string;
+  /** the other's references: connection number or selector, instances */
+  @IsText() connection?: string;
+  @IsText() input?: string;
+  @IsText() output?: string;
+  @IsText() configuration?: string;
+}
+
+/** What an end's own connection is called by: its number or selector, and its instances, as typed. */
+export class References {
+  @IsText() connection?: string;
+  @IsText() input?: string;
+  @IsText() output?: string;
+  @IsText() configuration?: string;
 }
 
 /** One station's side of an exchange. */
@@ -29,6 +42,11 @@ export class End {
   @IsOptional() @IsIn(CALLING) calling!: Calling | null;
   /** the protocol of its side, where the two sides of a coupler have different ones */
   @IsOptional() @IsString() @MaxLength(60) protocol?: string | null;
+  @Nested(() => References, { nullable: true }) references?: References | null;
+  /** bits of the elements that its sizes are counted in; empty: bytes */
+  @IsOptional() @IsIn(ELEMENT_BITS) elementBits?: ElementBits | null;
+  /** one of several that the caller chooses from while it runs */
+  @IsOptional() @IsBoolean() permitted?: boolean;
   /** for everything that leaves or arrives here, unless a claim says otherwise */
   @IsIn(SWAPS) swap!: Swap;
   /** keyed by the other end */

@@ -1,6 +1,6 @@
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Nested, RecordOf } from './nested.js';
 import {
   EXCHANGE_KINDS,
   TRANSFERS,
@@ -36,6 +36,16 @@ export class OnLoss {
   @IsText() notRepeated?: string;
 }
 
+/** One step by which an exchange comes to run: what the program of one end sets, or waits to see. */
+export class StartStep {
+  @IsOrder() order!: number;
+  /** whose program; empty where the end is gone */
+  @IsOptional() @IsId() end?: string | null;
+  @IsName() does!: string;
+  /** the part of a reserved block that it sets or sees: `area reservation member` */
+  @IsText() member?: string;
+}
+
 /** An agreement between ends. What each end says of it stands in its End and Claims. */
 export class Exchange {
   @IsId() id!: string;
@@ -54,6 +64,13 @@ export class Exchange {
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) responseDelay?: number | null;
   /** of a coupler area: the station that couples */
   @IsOptional() @IsId() via?: string | null;
+  @RecordOf(() => StartStep, { nullable: true }) start?: Record<string, StartStep> | null;
+  /** the lane, or `lane value`, by which each end sees that the other is there */
+  @IsText() watchedBy?: string;
+  /** ms: an idle connection is asked after this long whether it still stands */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) keepAlive?: number | null;
+  /** ms: the answering end closes a connection that was quiet for so long */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) inactivity?: number | null;
   @Nested(() => OnLoss, { nullable: true }) onLoss?: OnLoss | null;
   @IsText() comment?: string;
 }

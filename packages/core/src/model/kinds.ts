@@ -5,6 +5,7 @@ import type { End } from './end.js';
 import type { Exchange } from './exchange.js';
 import type { Landing } from './landing.js';
 import type { Lane } from './lane.js';
+import type { MemoryCopy } from './memory-copy.js';
 import type { Module } from './module.js';
 import type { Network } from './network.js';
 import type { Port } from './port.js';
@@ -13,6 +14,8 @@ import type { ProjectInfo } from './project-info.js';
 import type { Rack } from './rack.js';
 import type { Setting } from './setting.js';
 import type { Station } from './station.js';
+import type { Structure } from './structure.js';
+import type { Tag } from './tag.js';
 import type { Tick } from './tick.js';
 
 /** Every kind of entity, in the order of the project file: what is referred to stands before what refers. */
@@ -25,6 +28,9 @@ export const KINDS = [
   'network',
   'port',
   'area',
+  'structure',
+  'tag',
+  'copy',
   'landing',
   'exchange',
   'end',
@@ -45,6 +51,9 @@ export interface EntityOf {
   network: Network;
   port: Port;
   area: Area;
+  structure: Structure;
+  tag: Tag;
+  copy: MemoryCopy;
   landing: Landing;
   exchange: Exchange;
   end: End;
@@ -66,6 +75,9 @@ export const KIND_WORDS: Record<Kind, string> = {
   network: 'network',
   port: 'port',
   area: 'area',
+  structure: 'structure',
+  tag: 'tag',
+  copy: 'copy',
   landing: 'landing',
   exchange: 'exchange',
   end: 'end',

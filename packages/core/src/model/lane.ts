@@ -1,3 +1,4 @@
+import { IsInt, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
 
@@ -13,5 +14,9 @@ export class Lane {
   @IsId() exchange!: string;
   /** what it follows from, where it was made: `landing l1 inputs` */
   @IsText() madeBy?: string;
+  /** ms that a value may be old where it is used, at most */
+  @IsOptional() @IsInt() @Min(1) @Max(1e9) mostAge?: number | null;
+  /** ms of the shortest signal that must not be missed */
+  @IsOptional() @IsInt() @Min(1) @Max(1e9) shortest?: number | null;
   @RecordOf(() => LaneItem) items!: Record<string, LaneItem>;
 }

@@ -26,6 +26,8 @@ export class Network {
   @IsIn(NETWORK_KINDS) kind!: NetworkKind;
   /** IPv4 subnet as typed, `10.48.10.0/24` */
   @IsText() subnet?: string;
+  /** of an Ethernet network, Mbit/s */
+  @IsOptional() @IsInt() @Min(1) @Max(400_000) linkRate?: number | null;
   /** of a serial line */
   @IsOptional() @IsIn(WIRINGS) wiring?: Wiring;
   /** of a token bus, as typed: rate, the name of its set of times, and the highest address that is asked for */

@@ -1,9 +1,22 @@
-import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min } from 'class-validator';
+import {
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
+import { BlockMember } from './block-member.js';
 import { View } from './view.js';
 import {
+  AREA_KINDS,
   CALLING,
   FORWARDS,
   MODULE_KINDS,
@@ -11,6 +24,7 @@ import {
   NETWORK_KINDS,
   PRESET_FIELDS,
   TABLES,
+  type AreaKind,
   type Calling,
   type Forward,
   type ModuleKind,
@@ -62,6 +76,19 @@ export class RadioBlock {
   @IsString() @MaxLength(500) source!: string;
 }
 
+/** A block that the type, or a module of it, keeps in the memory of a controller. */
+export class ReservedBlock {
+  @IsOrder() order!: number;
+  @IsName() name!: string;
+  @IsIn(AREA_KINDS) areaKind!: AreaKind;
+  /** in bits of the area: its length, the first place where it may start, and how far it is to the next */
+  @IsInt() @Min(1) @Max(1e6) length!: number;
+  @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
+  @IsOptional() @IsInt() @Min(1) startStep?: number | null;
+  @RecordOf(() => BlockMember) members!: Record<string, BlockMember>;
+  @IsString() @MaxLength(500) source!: string;
+}
+
 /** Something that the type passes on between its networks. */
 export class Forwarding {
   @IsIn(FORWARDS) what!: Forward;
@@ -95,6 +122,8 @@ export class Profile {
   @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
   /** of a radio base: where each kind of module lies by its dial */
   @RecordOf(() => RadioBlock, { nullable: true }) radioBlocks?: Record<string, RadioBlock> | null;
+  /** blocks that it, or a communication module of it, takes of a memory */
+  @RecordOf(() => ReservedBlock, { nullable: true }) blocks?: Record<string, ReservedBlock> | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */

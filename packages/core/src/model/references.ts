@@ -1,5 +1,5 @@
 import type { AsTyped } from './as-typed.js';
-import type { Place } from './claim.js';
+import { IN_TAG, type Place, type TypeRef } from './claim.js';
 import type { Entity, EntityOf, Kind } from './kinds.js';
 
 /** A field of one entity that names another. */
@@ -15,6 +15,8 @@ export const OWNER_FIELD: Partial<Record<Kind, string>> = {
   module: 'rack',
   port: 'station',
   area: 'station',
+  tag: 'station',
+  copy: 'station',
   landing: 'module',
   setting: 'station',
   end: 'exchange',
@@ -28,7 +30,14 @@ const one = (kind: Kind, id: string | null | undefined, field: string): Referenc
   id ? [{ kind, id, path: [field] }] : [];
 
 const place = (value: Place | AsTyped | null, field = 'place'): Reference[] =>
-  value && 'area' in value ? [{ kind: 'area', id: value.area, path: [field, 'area'] }] : [];
+  value && 'area' in value
+    ? [{ kind: value.view === IN_TAG ? 'tag' : 'area', id: value.area, path: [field, 'area'] }]
+    : [];
+
+const type = (value: TypeRef | AsTyped | null | undefined, ...field: string[]): Reference[] =>
+  value && 'structure' in value && value.structure
+    ? [{ kind: 'structure', id: value.structure, path: [...field, 'structure'] }]
+    : [];
 
 const LISTERS: { [K in Kind]: Lister<K> } = {
   project: () => [],
@@ -36,7 +45,12 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   tick: () => [],
   profile: () => [],
   network: () => [],
-  exchange: (x) => one('station', x.via, 'via'),
+  exchange: (x) => [
+    ...one('station', x.via, 'via'),
+    ...Object.entries(x.start ?? {}).flatMap(([key, step]): Reference[] =>
+      step.end ? [{ kind: 'end', id: step.end, path: ['start', key, 'end'] }] : [],
+    ),
+  ],
   station: (s) => [...one('profile', s.profile, 'profile'), ...one('station', s.runsOn, 'runsOn')],
   rack: (r) => one('station', r.station, 'station'),
   module: (m) => one('rack', m.rack, 'rack'),
@@ -54,6 +68,14 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   ],
   setting: (s) => one('station', s.station, 'station'),
   area: (a) => one('station', a.station, 'station'),
+  structure: (s) => Object.entries(s.members).flatMap(([key, member]) => type(member.type, 'members', key, 'type')),
+  tag: (t) => [...one('station', t.station, 'station'), ...type(t.type, 'type'), ...place(t.place)],
+  copy: (c) => [
+    ...one('station', c.station, 'station'),
+    ...place(c.from, 'from'),
+    ...place(c.to, 'to'),
+    ...one('station', c.reader, 'reader'),
+  ],
   end: (e) => [
     ...one('exchange', e.exchange, 'exchange'),
     ...one('station', e.station, 'station'),
@@ -61,7 +83,12 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
     ...Object.keys(e.told).map((id): Reference => ({ kind: 'end', id, path: ['told', id] })),
   ],
   lane: (l) => one('exchange', l.exchange, 'exchange'),
-  claim: (c) => [...one('lane', c.lane, 'lane'), ...one('end', c.end, 'end'), ...place(c.place)],
+  claim: (c) => [
+    ...one('lane', c.lane, 'lane'),
+    ...one('end', c.end, 'end'),
+    ...place(c.place),
+    ...type(c.type, 'type'),
+  ],
 };
 
 /** Every reference that an entity holds, with the path of the field that holds it. */

@@ -13,7 +13,18 @@ import {
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
-import { GUARDS, PARTIES, ROLES, RUN_STATES, type Guard, type Party, type Role, type RunState } from './words.js';
+import {
+  FROM_OUTSIDE,
+  GUARDS,
+  PARTIES,
+  ROLES,
+  RUN_STATES,
+  type FromOutside,
+  type Guard,
+  type Party,
+  type Role,
+  type RunState,
+} from './words.js';
 
 /** The firmware of one part of a station, where CPU and I/O have their own. */
 export class Firmware {
@@ -63,6 +74,8 @@ export class Station {
   @IsOptional() @IsId() runsOn?: string | null;
   @Nested(() => Observed, { nullable: true }) observed?: Observed | null;
   @IsOptional() @IsIn(GUARDS) guard?: Guard | null;
+  /** what it lets others do with its data; empty: not said */
+  @IsOptional() @IsIn(FROM_OUTSIDE) fromOutside?: FromOutside | null;
   /** who answers for it */
   @IsText() supplier?: string;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;

@@ -113,6 +113,13 @@ export type SettingState = (typeof SETTING_STATES)[number];
 export const PURPOSES = ['general', 'programming', 'I/O', 'panel'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** What a part of a module's block is for. */
+export const MEMBER_USES = ['to start', 'to listen', 'interlock', 'to end', 'status', 'settings'] as const;
+/** pulse: set for one pass; level: held; period: repeated again and again */
+export const SIGNALS = ['pulse', 'level', 'period'] as const;
+export type MemberUse = (typeof MEMBER_USES)[number];
+export type Signal = (typeof SIGNALS)[number];
+
 export const WORD_BITS = [8, 16, 32] as const;
 /** Who puts data into an area besides the exchanges. */
 export const OWN_WRITERS = ['program', 'keys', 'device page', 'start values', 'firmware'] as const;
@@ -141,6 +148,15 @@ export const ON_RETURN = ['come back by themselves', 'wait for a release'] as co
 export type SinksOnLoss = (typeof SINKS_ON_LOSS)[number];
 export type SourceOnLoss = (typeof SOURCE_ON_LOSS)[number];
 export type OnReturn = (typeof ON_RETURN)[number];
+/** When an end sends or asks for a block; empty: in the cadence of the exchange, or on request where it has none. */
+export const TRIGGERS = ['cyclic', 'on change', 'on demand', 'at start'] as const;
+export type Trigger = (typeof TRIGGERS)[number];
+/** What a station lets others do with its data. */
+export const FROM_OUTSIDE = ['nothing', 'reading', 'reading and setting'] as const;
+export type FromOutside = (typeof FROM_OUTSIDE)[number];
+/** How many bits the elements have that a generic connection counts its sizes in. */
+export const ELEMENT_BITS = [8, 16, 32] as const;
+export type ElementBits = (typeof ELEMENT_BITS)[number];
 export const TRANSFERS = ['requests', 'cyclic blocks'] as const;
 export const CARRIED = ['words', 'bytes', 'bits', 'values'] as const;
 /** free: each end's place is its own affair; named: the calling end names the other's; same: equal on both ends */
@@ -154,7 +170,23 @@ export type Carried = (typeof CARRIED)[number];
 export type Places = (typeof PLACES)[number];
 
 /** What an end can be told about another. */
-export const TOLD_FIELDS = ['address', 'tcpPort', 'unit', 'node', 'telemetry', 'name', 'slot', 'type'] as const;
+export const TOLD_FIELDS = [
+  'address',
+  'tcpPort',
+  'unit',
+  'node',
+  'telemetry',
+  'name',
+  'slot',
+  'type',
+  'connection',
+  'input',
+  'output',
+  'configuration',
+] as const;
+/** References that a connection is set up by; each end has its own. */
+export const REFERENCE_FIELDS = ['connection', 'input', 'output', 'configuration'] as const;
+export type ReferenceField = (typeof REFERENCE_FIELDS)[number];
 export type ToldFieldName = (typeof TOLD_FIELDS)[number];
 
 /** What a station passes on that is meant for others. */

@@ -79,7 +79,10 @@ export const FIELD_DEVICES: Profile[] = [
     'Radio base',
     { nodes: 16 },
     {
-      speaks: { 'modbus-rtu': speech(['listens'], ['serial line']) },
+      speaks: {
+        'modbus-rtu': speech(['listens'], ['serial line']),
+        'radio-mirror': speech(['listens'], ['radio']),
+      },
       radioBlocks: {
         di: { kind: 'digital input', table: 'discrete inputs', first: 1, stride: 16, source: ASSUMED },
         ai: { kind: 'analogue input', table: 'input registers', first: 1, stride: 4, source: ASSUMED },

@@ -20,8 +20,14 @@ export const cip: Protocol = {
       { field: 'tcpPort', fallback: '44818' },
       { field: 'slot', fallback: null, optional: true },
       { field: 'type', fallback: null, optional: true },
+      { field: 'input', fallback: null, optional: true },
+      { field: 'output', fallback: null, optional: true },
+      { field: 'configuration', fallback: null, optional: true },
     ],
     listens: [],
   },
+  references: { fields: ['input', 'output', 'configuration'], pairing: 'equal' },
+  // IP 20, UDP 8, item list 18, sequence count 2.
+  overhead: 48,
   limit: null,
 };

@@ -22,5 +22,7 @@ export const dnp3: Protocol = {
     ],
     listens: [{ field: 'telemetry', fallback: null, optional: true }],
   },
+  // IP 20, TCP 20, and the protocol's own header.
+  overhead: 50,
   limit: null,
 };

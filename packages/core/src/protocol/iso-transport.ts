@@ -18,8 +18,15 @@ export const isoTransport: Protocol = {
       { field: 'address', fallback: null },
       { field: 'tcpPort', fallback: '102' },
       { field: 'slot', fallback: null, optional: true },
+      { field: 'connection', fallback: null, optional: true },
     ],
-    listens: [{ field: 'address', fallback: null, optional: true }],
+    listens: [
+      { field: 'address', fallback: null, optional: true },
+      { field: 'connection', fallback: null, optional: true },
+    ],
   },
+  references: { fields: ['connection'], pairing: 'crossed' },
+  // IP 20, TCP 20, packet header 4, data header 3.
+  overhead: 47,
   limit: null,
 };

@@ -23,5 +23,7 @@ export const modbusTcp: Protocol = {
     ],
     listens: [],
   },
+  // IP 20, TCP 20, and the protocol's own header.
+  overhead: 47,
   limit: { reads: 125 * 16, writes: 123 * 16 },
 };

@@ -21,5 +21,7 @@ export const opcUa: Protocol = {
     ],
     listens: [],
   },
+  // IP 20, TCP 20, and the protocol's own header.
+  overhead: 72,
   limit: null,
 };

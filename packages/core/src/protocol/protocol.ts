@@ -1,5 +1,5 @@
 import type { Exchange } from '../model/exchange.js';
-import type { NetworkKind, Transfer, Carried, Places, Calling, ToldFieldName } from '../model/words.js';
+import type { NetworkKind, Transfer, Carried, Places, Calling, ReferenceField, ToldFieldName } from '../model/words.js';
 
 /** A field that an end is told about another, and what it is where nothing was typed. */
 export interface ToldField {
@@ -30,6 +30,15 @@ export interface Protocol {
   tcpPort: number | null;
   /** what a role is told about the other end, and so what can drift */
   told: Record<Calling, readonly ToldField[]>;
+  /**
+   * References by which each end knows its connection, and how they pair: `equal`, the same at both; `mirrored`, what one
+   * calls input is the other's output; `crossed`, each end has its own and is told the other's.
+   */
+  references?: { fields: readonly ReferenceField[]; pairing: 'equal' | 'mirrored' | 'crossed' };
+  /** cadences that it can keep, in ms, and how they are said; any where nothing is stated */
+  cadences?: { has(ms: number): boolean; nearest(ms: number): number; words: string };
+  /** bytes that each message takes on Ethernet besides the data, from the Ethernet header's end on */
+  overhead?: number;
   /** most bits of one transfer that the calling end reads or writes; null: no limit known */
   limit: { reads: number; writes: number } | null;
 }

@@ -23,7 +23,7 @@ import { lengthBits, parseLength } from '../address/length.js';
 import { locate, spansOf } from '../address/resolve.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
-export type AreaColumn = 'name' | 'kind' | 'wordBits' | 'words' | 'writers';
+export type AreaColumn = 'name' | 'kind' | 'wordBits' | 'words' | 'writers' | 'lastWord';
 
 const MOST_WORDS = 100_000_000;
 
@@ -33,6 +33,8 @@ export function editArea(area: Area, column: AreaColumn, text: string): FieldEdi
   switch (column) {
     case 'name':
       return changed(set('area', area, ['name'], clean));
+    case 'lastWord':
+      return changed(set('area', area, ['lastWord'], clean || undefined));
     case 'kind': {
       const kind = parseWord(clean, AREA_KINDS, 'kind of area');
       return kind.ok ? changed(set('area', area, ['kind'], kind.value)) : refused(kind);

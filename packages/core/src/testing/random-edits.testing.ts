@@ -2,6 +2,7 @@ import type { Change, Json } from '../change/change.js';
 import { dropWithDependents, put, set } from '../change/make.js';
 import { emptyClaim } from '../lane/edit-cell.js';
 import { newAcceptance, newArea, newEnd, newExchange, newNetwork, newPort, newStation } from '../model/create.js';
+import type { Offset } from '../model/claim.js';
 import type { Kind } from '../model/kinds.js';
 import type { Landing } from '../model/landing.js';
 import type { Module } from '../model/module.js';
@@ -21,7 +22,7 @@ export function smallPlant(): Project {
   const area = added(port, 'area', { ...newArea('areac', 10, 'sc', 'Memory'), words: 400 });
   const exchange = added(area, 'exchange', {
     ...newExchange('y', 20, 'Second', 'other'),
-    ...{ cadence: 100, onLoss: { sinks: 'hold the last value' } },
+    ...{ cadence: 100, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
   });
   const ends = added(
     exchange,
@@ -41,13 +42,13 @@ export function smallPlant(): Project {
     { id: 'lane3', order: 10, exchange: 'y', items: {} },
   );
   const items = (prefix: string) => ({
-    k1: { name: `${prefix}1`, type: { base: 'INT', count: 1 }, offset: { bits: 0 } },
+    k1: { name: `${prefix}1`, type: { base: 'INT', count: 1 }, offset: { bits: 0 }, unit: 'bar' },
     k2: { name: `${prefix}2`, type: { base: 'DINT', count: 1 }, offset: { bits: 16 } },
     k3: { name: `${prefix}3`, type: { base: 'BOOL', count: 1 }, offset: { bits: 48, bit: 9 } },
     k4: { name: `${prefix}4`, type: { base: 'STRING', count: 1, capacity: 8 }, offset: { bits: 64 } },
   });
   const at = (areaId: string, view: string, number: number) => ({ area: areaId, view, number });
-  const wired = withService(withWiring(lanes));
+  const wired = withInside(withService(withWiring(lanes)));
   return added(
     added(wired, 'acceptance', ACCEPTANCE),
     'claim',
@@ -185,6 +186,26 @@ function withService(project: Project): Project {
   });
 }
 
+/** A copy inside C, a tag of A, and a structure; nothing is bound to any of them. */
+function withInside(project: Project): Project {
+  const at = (number: number) => ({ area: 'areac', view: 'vb', number });
+  const copied = added(project, 'copy', {
+    ...{ id: 'copy1', order: 10, station: 'sc', name: 'Handed on', from: at(200), to: at(240) },
+    ...{ length: { count: 4, unit: 16 }, reader: null },
+  });
+  const structure = added(copied, 'structure', {
+    ...{ id: 'str1', order: 10, name: 'Drive' },
+    members: {
+      m1: { order: 10, name: 'State', type: { base: 'BYTE', count: 1 } },
+      m2: { order: 20, name: 'Speed', type: { base: 'INT', count: 1 } },
+    },
+  });
+  const level = edited(structure, ['project', 'project', 'loadLevel', 1]);
+  return added(level, 'tag', {
+    ...{ id: 'tag1', order: 10, station: 'sa', name: 'Duty', type: { base: 'REAL', count: 2 }, place: null },
+  });
+}
+
 type Values = readonly unknown[];
 
 const limit = (value: number) => ({ value, source: 's' });
@@ -232,7 +253,7 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
     ],
   ],
   ['profile', 'views.vb.access', ['read and set', 'read']],
-  ['port', 'listens', [{}, {}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }], WITH_IP],
+  ['port', 'listens', [{}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }], WITH_IP],
   [
     'port',
     'address',
@@ -306,6 +327,7 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
     'exchange',
     'onLoss',
     [
+      { sinks: 'go to zero', source: 'is told by a status' },
       { sinks: 'go to zero' },
       { sinks: 'go to zero', source: 'goes on commanding' },
       { sinks: 'go to zero', back: 'come back by themselves' },
@@ -393,16 +415,94 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
   ['lane', 'items', [{ k1: { order: 10 }, k2: { order: 20 } }, { k1: { order: 10 } }]],
 ];
 
+const STRUCTURE = { base: 'STRUCT', count: 1, structure: 'str1' } as const;
+const LISTEN = { order: 1, name: 'Listen', offset: 0, bits: 1, use: 'to listen', access: 'read and set' } as const;
+const members = (state: Offset, speed: Offset) => ({
+  k1: { name: 'State', type: { base: 'BYTE', count: 1 }, offset: state },
+  k2: { name: 'Speed', type: { base: 'INT', count: 1 }, offset: speed },
+});
+
+/** The same for what lies inside stations, for times, and for what an exchange needs to run. */
+const INSIDE: typeof FIELDS = [
+  ['copy', 'to.number', [240, 20, 398, 300]],
+  ['copy', 'to', [null, { typed: 'c?' }, { area: 'areac', view: 'vb', number: 240 }]],
+  ['copy', 'length', [null, { typed: '4?' }, { count: 4, unit: 16 }]],
+  ['copy', 'reader', [null, 'sa']],
+  ['area', 'lastWord', ['', 'the operator']],
+  [
+    'area',
+    'reservations',
+    [
+      {},
+      { r: { order: 1, start: 3840, length: 64, owner: 'module', firstStart: 3200, startStep: 800 } },
+      { r: { order: 1, start: 3200, length: 64, owner: 'module', puts: true, members: { m: LISTEN } } },
+    ],
+  ],
+  ['exchange', 'start', [null, { s: { order: 1, end: 'ya', does: 'sets it', member: 'areac r m' } }], /^y/],
+  ['exchange', 'watchedBy', ['lane3', 'lane3', ''], /^y/],
+  ['exchange', 'onLoss', [{ sinks: 'go to zero' }, { sinks: 'go to zero', source: 'is told by a status' }], /^y/],
+  ['exchange', 'keepAlive', [null, 50, 5000], /^y/],
+  ['exchange', 'inactivity', [null, 50]],
+  ['exchange', 'cadence', [20, 1, 100], /^y/],
+  ['exchange', 'cadence', [20, 1, 100, null], /^y/],
+  ['exchange', 'protocol', ['other', 'cyclic-ethernet-io', 'cip'], /^y/],
+  ['exchange', 'transfer', ['requests', 'cyclic blocks'], /^y/],
+  ['exchange', 'kind', ['peer connection', 'shared variables'], /^y/],
+  ['end', 'elementBits', [null, 8, 32], /^y/],
+  ['end', 'references', [null, { input: '100' }, { input: '101', connection: '1' }], /^y/],
+  ['end', 'told.yc.input', ['', '100', '101'], /^ya/],
+  ['end', 'permitted', [false, true]],
+  ['lane', 'mostAge', [null, 5, 5000]],
+  ['lane', 'shortest', [null, 5, 5000]],
+  ['claim', 'trigger', ['on change', null, 'on demand', 'cyclic'], /3$/],
+  ['claim', 'trigger', ['on change', null], /^cb3/],
+  ['claim', 'open', ['may set', 'may set', null], /^cb3/],
+  ['claim', 'items.k1.unit', ['', 'bar', '0.1 bar'], /2$/],
+  [
+    'claim',
+    'place',
+    [
+      { area: 'tag1', view: 'tag', number: 0 },
+      { area: 'areaa', view: 'va', number: 320 },
+    ],
+    /^ca3/,
+  ],
+  ['claim', 'type', [STRUCTURE, { base: 'REAL', count: 2 }], /3$/],
+  ['claim', 'items', [{}, members({ bits: 0 }, { bits: 16 }), members({ bits: 0 }, { bits: 8 })], /3$/],
+  ['claim', 'layout', [null, { alignment: '1' }, { alignment: '4' }], /3$/],
+  [
+    'claim',
+    'length',
+    [
+      { count: 4, unit: 16 },
+      { count: 200, unit: 16 },
+    ],
+    /2$/,
+  ],
+  ['tag', 'type', [{ base: 'REAL', count: 2 }, { base: 'INT', count: 1 }, { typed: 'REEL' }, STRUCTURE]],
+  ['tag', 'place', [null, { area: 'areaa', view: 'va', number: 320 }]],
+  ['tag', 'program', ['', 'Main']],
+  ['tag', 'open', [null, 'closed']],
+  ['structure', 'members.m2.type', [{ base: 'INT', count: 1 }, { base: 'BYTE', count: 1 }, STRUCTURE]],
+  ['station', 'fromOutside', [null, 'nothing', 'reading']],
+  ['station', 'scan', [null, 20, 500]],
+  ['station', 'layout', [null, { alignment: '4' }, { alignment: '1' }]],
+  ['profile', 'limits', [{}, { characters: limit(4) }]],
+  ['network', 'linkRate', [1, 1, null], /^net/],
+  ['project', 'loadLevel', [1, 1, null]],
+];
+
 /** What a run of edits is mostly about: there are too many fields for one run to meet any of them twice. */
-export const THEMES = ['exchanges', 'wiring', 'hardware'] as const;
+export const THEMES = ['exchanges', 'wiring', 'hardware', 'inside'] as const;
 export type Theme = (typeof THEMES)[number];
 
-const KINDS_OF: Record<Theme, readonly Kind[]> = {
+const KINDS_OF: Record<Exclude<Theme, 'inside'>, readonly Kind[]> = {
   exchanges: ['acceptance', 'station', 'profile', 'area', 'exchange', 'end', 'claim', 'lane'],
   wiring: ['station', 'profile', 'network', 'port', 'end', 'setting'],
   hardware: ['station', 'rack', 'module', 'landing'],
 };
-const fieldsOf = (theme: Theme) => FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
+const fieldsOf = (theme: Theme) =>
+  theme === 'inside' ? INSIDE : FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
 
 /** A random edit by three numbers: what, whose, and to what. Null where there is nothing to edit. */
 export function randomEdit(

@@ -3,6 +3,8 @@ import { mended, plant, words } from '../testing/edited-plant.testing.js';
 import type { FieldEdit } from '../testing/two-stations.testing.js';
 import { codesOf } from '../testing/two-stations.testing.js';
 import { parseSerial, type SerialSettings } from '../wiring/serial-settings.js';
+import { bytesOnTheWire } from './ethernet-frame.js';
+import { networkLoad } from './network-load.js';
 import { linePassOf, roundCadence } from './line-pass.js';
 import { rtuBytes, rtuRequestTime } from './rtu-request.js';
 import { bitsPerCharacter, characterTime, silentInterval } from './serial-time.js';
@@ -35,6 +37,28 @@ test('frames: read 3 registers, write 2, as in the examples of the specification
   expect(rtuBytes('reads', 3)).toEqual({ request: 8, response: 11 });
   // Function, address, count, byte count and 4 bytes of data; the answer repeats address and count.
   expect(rtuBytes('writes', 2)).toEqual({ request: 13, response: 8 });
+});
+
+test('frames a second on 100 Mbit/s: 148,809 of 64 bytes, 8,127 of 1518 [published: RFC 2544, maximum frame rates] [from memory]', () => {
+  const perSecond = (payload: number) => Math.floor(100e6 / (bytesOnTheWire(payload).bytes * 8));
+  expect(perSecond(46)).toBe(148_809);
+  expect(perSecond(1500)).toBe(8_127);
+  // What does not fill a frame is filled up; what does not fit goes in two.
+  expect(perSecond(1)).toBe(148_809);
+  expect(bytesOnTheWire(1501)).toEqual({ frames: 2, bytes: 1538 + 84 });
+});
+
+test('the load of a network: one frame per block and cadence, by hand', () => {
+  const project = plant();
+  const { loads, packetsPerSecond, bitsPerSecond, share } = networkLoad(project, project.get('network', 'net')!);
+  // Only the exchange y has a cadence on it: 8 bytes every 100 ms, in a frame of 84 bytes on the wire.
+  expect(loads.map((l) => [l.exchange.id, l.packetsPerSecond])).toEqual([['y', 10]]);
+  expect([packetsPerSecond, bitsPerSecond]).toEqual([10, 10 * 84 * 8]);
+  expect(share).toBeCloseTo((10 * 84 * 8) / 100e6, 12);
+  const requests = edited(project, ['exchange', 'x', 'cadence', 50]);
+  const asked = networkLoad(requests, requests.get('network', 'net')!).loads.find((l) => l.exchange.id === 'x')!;
+  // Two lanes, a question and an answer each, 20 times a second.
+  expect(asked.packetsPerSecond).toBe(80);
 });
 
 test('the terms of one request add up', () => {

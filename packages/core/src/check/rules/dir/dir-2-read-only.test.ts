@@ -1,3 +1,5 @@
+import type { FieldEdit } from '../../../testing/two-stations.testing.js';
+import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import { codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 
 const table = (name: string) =>
@@ -35,8 +37,22 @@ test('a view set to be read only holds for cyclic blocks, too', () => {
     ['profile', 'pb', 'views.vb.access', 'read'],
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero' }],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
   );
   expect(codesOf(project)).toEqual(['DIR 2']);
   expect(wordsOf(theFinding(project, 'DIR 2'))).toContain('set to be read only');
+});
+
+test('a tag for reading only is no entry field, and is not set by others', () => {
+  const tagged = (end: 'ca3' | 'cb3', direction: string): FieldEdit[] => [
+    ['tag', 'tag1', 'access', 'read'],
+    ['tag', 'tag1', 'station', end === 'ca3' ? 'sa' : 'sc'],
+    ['claim', end, 'place', { area: 'tag1', view: 'tag', number: 0 }],
+    ['claim', end, 'direction', direction],
+  ];
+  expect(words('DIR 2', ...tagged('ca3', 'writes'), ['claim', 'cb3', 'direction', 'reads'])).toContain('A sets by it');
+  expect(words('DIR 2', ...tagged('cb3', 'reads'), ['claim', 'ca3', 'direction', 'writes'])).toContain('others set it');
+  expect(mended('DIR 2', ...tagged('ca3', 'writes'), ['claim', 'cb3', 'direction', 'reads'])).toEqual([]);
+  // An indicator reads, and its tag may well be for reading only.
+  expect(codesOf(plant(...tagged('ca3', 'reads')))).toEqual([]);
 });

@@ -5,6 +5,8 @@ import { memoryOf } from '../../../address/memory.js';
 import type { Side } from '../../../lane/side.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
+import { set } from '../../../change/make.js';
+import { tagOf } from '../../../tags/open-of.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
@@ -22,11 +24,34 @@ export const readOnly: Rule = {
         consequence: 'The request is refused; the value never arrives.',
         remedy: 'Ask for a table that can be written, or let {b} write and {a} read.',
       },
+      tag: {
+        severity: 'blocker',
+        headline: '{lane}: tag {tag} of {a} is for reading only, and {how}',
+        says: ['{aName}: {aDoes}; {tag} is [[for reading only]]'],
+        consequence: 'What is entered is refused, or the entry field stays locked.',
+        remedy: 'Let the tag be set, too, or let {a} only read it.',
+      },
     },
   },
   on: {
     *lane(comparison, context) {
       const { exchange, sides } = comparison;
+      for (const side of sides) {
+        const tag = tagOf(context.reader, side.claim);
+        // Who calls sets by it; who is called lets others set it.
+        const calls = side.end.calling === 'calls';
+        const sets = side.claim.direction === 'both' || side.claim.direction === (calls ? 'writes' : 'reads');
+        if (tag?.access !== 'read' || !sets) continue;
+        const how = calls ? `${side.station.name} sets by it` : 'others set it';
+        yield laneReport(context, comparison, {
+          message: 'tag',
+          label: 'read only',
+          sides: [side],
+          cells: [{ kind: 'tag', id: tag.id, path: ['access'] }, claimCell(side, 'direction')],
+          params: { tag: tag.name, how },
+          subjects: [side.claim.id],
+        });
+      }
       for (const side of sides) {
         if (side.claim.direction !== 'reads' && side.claim.direction !== 'both') continue;
         const from = sides.find((s) => s !== side && s.claim.direction !== 'reads');
@@ -44,6 +69,11 @@ export const readOnly: Rule = {
         });
       }
     },
+  },
+  fixes(finding, reader) {
+    const tag = finding.message === 'tag' ? reader.get('tag', finding.cells[0]?.id ?? '') : undefined;
+    if (!tag) return [];
+    return [{ label: `${tag.name}: read and set`, changes: [set('tag', tag, ['access'], 'read and set')] }];
   },
 };
 

@@ -1,14 +1,42 @@
 import { set } from '../../../change/make.js';
 import type { Side } from '../../../lane/side.js';
+import { TOLD_WORDS } from '../../../lane/told.js';
+import { childrenOf } from '../../../model/order.js';
+import type { ReferenceField } from '../../../model/words.js';
+import { protocolOf } from '../../../protocol/catalogue.js';
+import { stationName } from '../../port-words.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
+
+/** What one end calls input is the other’s output. */
+const MIRRORED: Record<ReferenceField, ReferenceField> = {
+  connection: 'connection',
+  input: 'output',
+  output: 'input',
+  configuration: 'configuration',
+};
 
 export const notPaired: Rule = {
   meta: {
     code: 'DIR 7',
-    title: 'Slots of a coupler pair: what one side calls slot 3 is slot 3 of the other',
-    source: 'common practice: a coupler hands the data of a slot to the slot of the same number on its other side',
+    title: 'Slots, references and element widths of the two ends pair',
+    source:
+      'common practice: a coupler hands the data of a slot to the slot of the same number on its other side; a connection is known by the same references at both ends',
     messages: {
+      references: {
+        severity: 'blocker',
+        headline: '{exchange}: {field} {aValue} at {a}, {bValue} at {b}',
+        says: ['{field} [[{aValue}]]', '{field} [[{bValue}]]'],
+        consequence: 'The connection is refused, or set up with another one.',
+        remedy: 'Settle it, and enter the same at both ends.',
+      },
+      elements: {
+        severity: 'blocker',
+        headline: '{exchange}: {a} counts in elements of {aValue} bits, {b} in elements of {bValue}',
+        says: ['elements of [[{aValue} bits]]', 'elements of [[{bValue} bits]]'],
+        consequence: 'The same number of elements is another number of bytes; the connection is refused.',
+        remedy: 'Take the width that the manual of the device states, at both ends.',
+      },
       slots: {
         severity: 'blocker',
         headline: '{lane}: slot {aSlot} at {a}, slot {bSlot} at {b}',
@@ -19,6 +47,30 @@ export const notPaired: Rule = {
     },
   },
   on: {
+    *exchange(exchange, { reader }) {
+      const [a, ...others] = childrenOf(reader, 'end', exchange.id);
+      for (const b of a ? others : []) {
+        const report = (message: string, label: string, path: string[], field: string, x: string, y: string) => ({
+          ...{ message, label, about: { kind: 'exchange', id: exchange.id, name: exchange.name } as const },
+          parties: [a!, b].map((end) => ({ station: end.station, end: end.id })),
+          cells: [b, a!].map((end) => ({ kind: 'end', id: end.id, path }) as const),
+          params: {
+            ...{ exchange: exchange.name, field, aValue: x, bValue: y },
+            ...{ a: stationName(reader, a!.station), b: stationName(reader, b.station) },
+          },
+          subjects: [exchange.id, a!.id, b.id, field],
+        });
+        const [x, y] = [a!.elementBits, b.elementBits];
+        if (x && y && x !== y) yield report('elements', 'elements', ['elementBits'], 'elements', String(x), String(y));
+        const { references } = protocolOf(exchange);
+        if (!references || references.pairing === 'crossed') continue;
+        for (const field of references.fields) {
+          const facing = references.pairing === 'mirrored' ? MIRRORED[field] : field;
+          const [p, q] = [a!.references?.[field]?.trim(), b.references?.[facing]?.trim()];
+          if (p && q && p !== q) yield report('references', field, ['references', field], TOLD_WORDS[field], p, q);
+        }
+      }
+    },
     *lane(comparison, context) {
       for (const d of comparison.differences) {
         if (d.code !== 'DIR 7') continue;
@@ -35,6 +87,15 @@ export const notPaired: Rule = {
     },
   },
   fixes(finding, reader) {
+    if (finding.message !== 'slots') {
+      const { a, b, aValue, bValue, field } = finding.params;
+      return finding.cells.flatMap((cell, i) => {
+        const end = reader.get('end', cell.id);
+        const [at, value] = i === 0 ? [b, aValue] : [a, bValue];
+        const next = finding.message === 'elements' ? Number(value) : value;
+        return end ? [{ label: `${at}: ${field} ${value}`, changes: [set('end', end, cell.path, next)] }] : [];
+      });
+    }
     const { a, b, aSlot, bSlot } = finding.params;
     return finding.cells.flatMap((cell, i) => {
       const claim = reader.get('claim', cell.id);

@@ -1,9 +1,11 @@
 import { CheckEngine } from '../../engine.js';
-import { newPort } from '../../../model/create.js';
+import { newEnd, newPort } from '../../../model/create.js';
+import { proposeStart, startMembers, stepWords } from '../../../exchange/start-sequence.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
 import {
   added,
+  applied,
   codesOf,
   edited,
   theFinding,
@@ -97,7 +99,8 @@ test('DIR 9: cyclic data asks for a decision; what returns by itself, and a sour
   expect(words('DIR 9', loss({ sinks: 'go to zero', back: 'come back by themselves' }))).toContain(
     'come back by themselves',
   );
-  expect(mended('DIR 9', loss({ sinks: 'go to zero', back: 'come back by themselves' }))).toEqual([]);
+  const told = { sinks: 'go to zero', source: 'is told by a status' };
+  expect(mended('DIR 9', loss({ ...told, back: 'come back by themselves' }))).toEqual([]);
   expect(words('DIR 9', loss({ sinks: 'go to zero', source: 'goes on commanding' }))).toContain('goes on commanding');
   // A request that is not answered is known to fail.
   expect(codesOf(edited(twoStations(), ['exchange', 'x', 'onLoss', null]))).toEqual([]);
@@ -122,4 +125,101 @@ test('TIM 1 and 2: not more often than a pass of the program, not given up befor
   expect(words('TIM 2', ['exchange', 'y', 'timeout', 50])).toContain('given up after 50 ms, and due every 100 ms');
   expect(mended('TIM 2', ['exchange', 'y', 'timeout', 50])).toEqual([]);
   expect(codesOf(plant(['exchange', 'y', 'timeout', 100]))).toEqual([]);
+});
+
+test('DIR 10: cyclic data without a status or a heartbeat; a named one will do', () => {
+  const untold: FieldEdit = ['exchange', 'y', 'onLoss', { sinks: 'go to zero' }];
+  expect(words('DIR 10', untold)).toContain('nothing shows its ends that the other is still there');
+  expect(codesOf(plant(untold, ['exchange', 'y', 'watchedBy', 'lane3']))).toEqual([]);
+});
+
+test('DIR 11: what watches an exchange is not open for setting, and has no second writer', () => {
+  const watched: FieldEdit = ['exchange', 'y', 'watchedBy', 'lane3'];
+  expect(words('DIR 11', watched, ['claim', 'cb3', 'open', 'may set'])).toContain('open to others for setting');
+  const twice = words('DIR 11', watched, ['claim', 'ca2', 'place.number', 316]);
+  expect(twice).toContain('Exchange, Block ca puts data there, too');
+});
+
+test('DIR 8: a station that lets nobody set refuses a caller that writes, and the fix allows it', () => {
+  const reading: FieldEdit = ['station', 'sb', 'fromOutside', 'reading'];
+  const found = words('DIR 8', reading, ['exchange', 'rtu', 'transfer', 'cyclic blocks']);
+  expect(found).toContain('B lets others do reading only, and A needs setting');
+  expect(mended('DIR 8', reading)).toEqual([]);
+  expect(codesOf(plant(['station', 'sb', 'fromOutside', 'nothing']))).toEqual(['DIR 8', 'DIR 8']);
+  expect(codesOf(plant(['station', 'sb', 'fromOutside', 'reading and setting']))).toEqual([]);
+});
+
+const member = (rest: object) => ({
+  ...{ order: 1, name: 'Listen', offset: 16, bits: 1, use: 'to listen', access: 'read and set', signal: 'level' },
+  ...rest,
+});
+const block = (members: object) => ({ r: { order: 1, start: 1600, length: 64, owner: 'Ethernet module', members } });
+
+test('DIR 12: what a module waits for is in the start sequence; it can be proposed', () => {
+  const parts = { m: member({}), n: member({ name: 'Start', use: 'to start', role: 'calls', offset: 32 }) };
+  const project = plant(['area', 'areac', 'reservations', block(parts)]);
+  // C listens, so its bit for calling does not matter.
+  const finding = theFinding(project, 'DIR 12');
+  expect(wordsOf(finding)).toContain('lacks “sets Listen at b101, and holds it” of C');
+  const y = project.get('exchange', 'y')!;
+  const changes = proposeStart(project, y, () => 'step1');
+  const proposed = applied(project, { id: 'p', label: '', changes });
+  expect(codesOf(proposed)).toEqual([]);
+  expect(Object.values(proposed.get('exchange', 'y')!.start!)).toEqual([
+    { order: 10, end: 'yc', does: 'sets Listen at b101, and holds it', member: 'areac r m' },
+  ]);
+  expect(proposeStart(proposed, proposed.get('exchange', 'y')!, () => 'never')).toEqual([]);
+});
+
+test('a start sequence begins with whoever listens, and sees what it may only read', () => {
+  const listens = block({ m: member({}) });
+  const calls = block({
+    a: member({ name: 'Start', use: 'to start', role: 'calls', offset: 0, signal: 'pulse' }),
+    b: member({ name: 'Link', use: 'interlock', access: 'read', offset: 8, signal: undefined }),
+  });
+  const project = plant(['area', 'areac', 'reservations', listens], ['area', 'areaa', 'reservations', calls]);
+  const y = project.get('exchange', 'y')!;
+  expect(startMembers(project, y).map(stepWords)).toEqual([
+    'sets Listen at b101, and holds it',
+    'sees Link at a100',
+    'sets Start at a100, as a pulse',
+  ]);
+});
+
+test('DIR 7: references of a connection and the width of its elements are the same at both ends', () => {
+  const cip: FieldEdit[] = [
+    ['exchange', 'y', 'protocol', 'cip'],
+    ['end', 'ya', 'told.yc.address', '10.0.0.3'],
+  ];
+  const widths: FieldEdit[] = [...cip, ['end', 'ya', 'elementBits', 16], ['end', 'yc', 'elementBits', 32]];
+  expect(words('DIR 7', ...widths)).toContain('A counts in elements of 16 bits, C in elements of 32');
+  expect(mended('DIR 7', ...widths)).toEqual([]);
+  const instances: FieldEdit[] = [
+    ...cip,
+    ['end', 'ya', 'references', { input: '101' }],
+    ['end', 'yc', 'references', { input: '100' }],
+  ];
+  expect(words('DIR 7', ...instances)).toContain('input instance 101 at A, 100 at C');
+  // As told, a reference drifts like an address.
+  const told: FieldEdit[] = [
+    ...cip,
+    ['end', 'yc', 'references', { input: '100' }],
+    ['end', 'ya', 'told.yc.input', '101'],
+  ];
+  expect(words('ADR 13', ...told)).toContain('A was told input instance 101 for C; it is 100');
+});
+
+test('of partners chosen at run time each is compared with the caller, never with each other', () => {
+  const base = smallPlant();
+  const claim = base.get('claim', 'cb3')!;
+  const third = added(base, 'end', { ...newEnd('yb', 30, 'y', 'sb', 'portb', 'listens'), permitted: true });
+  const both = edited(
+    added(third, 'claim', { ...claim, id: 'cc3', end: 'yb', place: { area: 'areab', view: 'vb', number: 600 } }),
+    ['end', 'yc', 'permitted', true],
+    ['end', 'ya', 'told.yb', { address: '10.0.0.2', tcpPort: '', unit: '' }],
+  );
+  expect(codesOf(both)).toEqual([]);
+  expect(new CheckEngine(both).laneResults.get('lane3')!.verdict).toBe('agreed');
+  const short = edited(both, ['claim', 'cc3', 'length', { count: 3, unit: 16 }]);
+  expect(wordsOf(theFinding(short, 'SIZ 1'))).toContain('reads 4 words');
 });

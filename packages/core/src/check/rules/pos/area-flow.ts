@@ -14,7 +14,11 @@ export function* unmatchedUses(area: Area, context: Context, missing: 'put' | 't
   const memory = memoryOf(context.reader, area.id);
   if (!memory) return;
   const uses = context.occupancy.inArea(area.id);
-  const put = joined(uses.filter((u) => u.puts).flatMap((u) => u.spans));
+  const own = Object.values(area.reservations).filter((r) => r.puts);
+  const put = joined([
+    ...uses.filter((u) => u.puts).flatMap((u) => u.spans),
+    ...own.map((r) => ({ start: r.start, end: r.start + r.length })),
+  ]);
   const taken = joined(uses.filter((u) => u.takes).flatMap((u) => u.spans));
   const spans: Span[] = missing === 'put' ? uncovered(taken, put) : uncovered(put, taken);
   for (const span of spans) {

@@ -1,7 +1,8 @@
+import { memoriesOf } from '../../../address/memory.js';
 import { formatAddress, placeAlong } from '../../../address/format-address.js';
 import { bitsOfElement } from '../../../address/notations/bit-part.js';
 import { parseAddress } from '../../../address/parse-address.js';
-import { memoriesOf, readToldPlace } from '../../../lane/told-place.js';
+import { readToldPlace } from '../../../lane/told-place.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Block, Side } from '../../../lane/side.js';
 import { isTyped } from '../../../model/as-typed.js';

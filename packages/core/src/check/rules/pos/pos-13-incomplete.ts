@@ -1,8 +1,8 @@
+import { readPlace } from '../../../tags/read-place.js';
 import { formatAddress } from '../../../address/format-address.js';
 import { parseLength } from '../../../address/length.js';
-import { parseAddress } from '../../../address/parse-address.js';
 import { parseType } from '../../../data/types.js';
-import { memoriesOf } from '../../../lane/told-place.js';
+
 import { set } from '../../../change/make.js';
 import { isTyped, readable } from '../../../model/as-typed.js';
 import { childrenOf } from '../../../model/order.js';
@@ -28,6 +28,20 @@ export const incomplete: Rule = {
     yieldsAtCell: ['POS 11'],
     source: 'common practice: what is not stated cannot be compared',
     messages: {
+      copyMissing: {
+        severity: 'blocker',
+        headline: '{copy} of {a}: {what} is missing',
+        says: ['copy {copy}: [[{what} is not said]]'],
+        consequence: 'What it moves, and where to, is not known.',
+        remedy: 'Fill in {what}.',
+      },
+      copyUnread: {
+        severity: 'blocker',
+        headline: '{copy} of {a}: {what} cannot be read',
+        says: ['copy {copy}: [[{typed}]]'],
+        consequence: 'What it moves, and where to, is not known.',
+        remedy: 'Write {what} in a notation of {a}.',
+      },
       missing: {
         severity: 'blocker',
         headline: '{lane}: {a} does not say {fields}',
@@ -59,6 +73,27 @@ export const incomplete: Rule = {
     },
   },
   on: {
+    *station(station, { reader }) {
+      for (const copy of childrenOf(reader, 'copy', station.id)) {
+        if (copy.station !== station.id) continue;
+        for (const field of ['from', 'to', 'length'] as const) {
+          const value = copy[field];
+          if (value !== null && !isTyped(value)) continue;
+          yield {
+            message: value === null ? 'copyMissing' : 'copyUnread',
+            label: value === null ? 'missing' : 'unread',
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: station.id }],
+            cells: [{ kind: 'copy', id: copy.id, path: [field] }],
+            params: {
+              ...{ a: station.name, copy: copy.name || 'A copy', typed: value?.typed ?? '' },
+              what: { from: 'where it takes from', to: 'where it puts to', length: 'how much it moves' }[field],
+            },
+            subjects: [copy.id, field],
+          };
+        }
+      }
+    },
     *lane(comparison, context) {
       const { exchange, lane } = comparison;
       for (const side of comparison.sides) {
@@ -124,9 +159,12 @@ export const incomplete: Rule = {
 function expectedOf(reader: Reader, side: Side, field: ClaimField): string {
   const value = side.claim[field];
   const text = isTyped(value) ? value.typed : '';
-  const memories = memoriesOf(reader, side.station.id);
   const read =
-    field === 'place' ? parseAddress(text, memories) : field === 'type' ? parseType(text) : parseLength(text, 16);
+    field === 'place'
+      ? readPlace(reader, side.station.id, text)
+      : field === 'type'
+        ? parseType(text)
+        : parseLength(text, 16);
   if (field === 'direction') return 'writes, reads or both';
   return read.ok ? 'choose a view that is there' : read.expected;
 }

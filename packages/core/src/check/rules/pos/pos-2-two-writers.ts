@@ -1,5 +1,8 @@
 import { spanAddresses } from '../../../address/format-address.js';
-import { overlappingSides, type OverlappingSide } from '../../overlapping-sides.js';
+import type { User } from '../../../lane/use-words.js';
+import { overlappingUsers } from '../../overlapping-users.js';
+import { childrenOf } from '../../../model/order.js';
+import type { Reader } from '../../../model/project.js';
 import type { Rule } from '../../rule.js';
 
 export const twoWriters: Rule = {
@@ -21,25 +24,29 @@ export const twoWriters: Rule = {
         headline: '{area} of {a}: {aLane} and {bLane} both put data into {shared}, on request',
         says: ['{aLane} puts data into [[{aRange}]]', '{bLane} puts data into [[{bRange}]]'],
         consequence: 'The later entry stands; nobody sees that the other’s was replaced.',
-        remedy: 'Move one of them, or confirm that the last entry is meant to stand.',
+        remedy: 'Move one of them, or enter at the area who has the last word.',
       },
     },
   },
   on: {
     *overlap(overlap, { reader }) {
-      const found = overlappingSides(reader, overlap);
+      const found = overlappingUsers(reader, overlap);
       if (!found) return;
       const { memory, first, second } = found;
-      const sides = [first, second];
-      const cyclic = sides.some((s) => s.exchange.transfer === 'cyclic blocks' || s.exchange.cadence !== null);
-      const name = (side: OverlappingSide) => `${side.exchange.name}, ${side.name}`;
+      const users = [first, second];
+      const cyclic = users.some((user) => always(reader, user));
+      if (!cyclic && memory.area.lastWord) return;
+      const exchange = first.exchange ?? second.exchange;
+      const name = (user: User) => `${user.group}, ${user.name}`;
       yield {
         message: cyclic ? 'cyclic' : 'onRequest',
         label: 'two writers',
-        about: { kind: 'exchange', id: first.exchange.id, name: first.exchange.name },
-        lane: first.lane.id,
-        parties: sides.map((s) => ({ station: memory.station.id, end: s.end.id })),
-        cells: sides.map(({ claim }) => ({ kind: 'claim', id: claim.id, path: ['place'] })),
+        about: exchange
+          ? { kind: 'exchange', id: exchange.id, name: exchange.name }
+          : { kind: 'station', id: memory.station.id, name: memory.station.name },
+        ...(first.lane ? { lane: first.lane.id } : {}),
+        parties: users.map((user) => ({ station: memory.station.id, ...(user.end ? { end: user.end.id } : {}) })),
+        cells: users.map(({ cell }) => cell),
         params: {
           a: memory.station.name,
           area: memory.area.name,
@@ -49,8 +56,19 @@ export const twoWriters: Rule = {
           bRange: second.range,
           shared: spanAddresses(memory, overlap.shared).first,
         },
-        subjects: [overlap.a.area, first.claim.id, second.claim.id],
+        subjects: [overlap.a.area, first.id, second.id],
       };
     },
   },
 };
+
+/**
+ * A copy runs all the time, a module puts its inputs in with every pass. A lane puts its data in with its cadence, unless
+ * whoever sends it does so on change, on demand or at start only.
+ */
+function always(reader: Reader, { exchange, lane, id }: User): boolean {
+  if (!exchange || !lane) return true;
+  const sender = childrenOf(reader, 'claim', lane.id).find((c) => c.id !== id && c.direction !== 'reads');
+  if (sender?.trigger && sender.trigger !== 'cyclic') return false;
+  return exchange.transfer === 'cyclic blocks' || exchange.cadence !== null;
+}

@@ -1,7 +1,12 @@
 import { spanAddresses } from '../../../address/format-address.js';
-import { entriesInOrder } from '../../../model/order.js';
+import { formatBits } from '../../../address/length.js';
+import { memoryOf } from '../../../address/memory.js';
+import { set } from '../../../change/make.js';
+import { usesOfCopy } from '../../../lane/uses.js';
+import type { Reservation } from '../../../model/area.js';
+import { childrenOf, entriesInOrder } from '../../../model/order.js';
 import { claimCell, laneReport } from '../../lane-report.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 
 export const reservedRange: Rule = {
   meta: {
@@ -15,6 +20,20 @@ export const reservedRange: Rule = {
         says: ['{aName}: {aDoes} [[{aRange}]]; {from}–{to} is reserved for {owner}'],
         consequence: '{owner} and the exchange overwrite each other.',
         remedy: 'Move the block out of {from}–{to}.',
+      },
+      notAllowed: {
+        severity: 'blocker',
+        headline: '{area} of {a}: the range of {owner} may not start at {start}',
+        says: ['{owner} starts at [[{start}]]; it may start at {first} and every {step} from there'],
+        consequence: 'The module takes another range than the one that is kept free for it.',
+        remedy: 'Let it start at {nearest}.',
+      },
+      copied: {
+        severity: 'blocker',
+        headline: '{a}: copy {copy} ends in {from}–{to}, reserved for {owner}',
+        says: ['copy {copy} ends in [[{from}–{to}]], reserved for {owner}'],
+        consequence: '{owner} and the copy overwrite each other.',
+        remedy: 'Copy it to a place outside {from}–{to}.',
       },
       outside: {
         severity: 'blocker',
@@ -33,6 +52,7 @@ export const reservedRange: Rule = {
         const { memory } = block;
         for (const [id, r] of entriesInOrder(memory.area.reservations)) {
           const end = r.start + r.length;
+          if (r.puts && side.claim.direction === 'writes') continue;
           if (!block.spans.some((s) => s.start < end && r.start < s.end)) continue;
           const { first: from, last: to } = spanAddresses(memory, { start: r.start, end });
           yield laneReport(context, comparison, {
@@ -46,8 +66,44 @@ export const reservedRange: Rule = {
         }
       }
     },
-    *area(area, { reader }) {
+    *area(area, { reader }): Generator<Report> {
       const station = reader.get('station', area.station);
+      const memory = memoryOf(reader, area.id);
+      for (const [id, r] of entriesInOrder(area.reservations)) {
+        const nearest = station && memory ? permittedStart(r) : null;
+        if (!station || !memory || nearest === null || nearest === r.start) continue;
+        const at = (start: number) => spanAddresses(memory, { start, end: start + area.wordBits }).first;
+        yield {
+          message: 'notAllowed',
+          label: 'may not start there',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [{ kind: 'area', id: area.id, path: ['reservations', id, 'start'] }],
+          params: {
+            ...{ area: area.name, a: station.name, owner: r.owner, start: at(r.start), nearest: at(nearest) },
+            first: at(r.firstStart ?? 0),
+            step: formatBits(r.startStep ?? area.wordBits, area.wordBits),
+          },
+          subjects: [area.id, id],
+        };
+      }
+      for (const copy of memory ? childrenOf(reader, 'copy', area.id) : []) {
+        const target = usesOfCopy(reader, copy).find((use) => use.puts && use.area === area.id);
+        for (const [id, r] of entriesInOrder(area.reservations)) {
+          const end = r.start + r.length;
+          if (!station || !memory || !target?.spans.some((s) => s.start < end && r.start < s.end)) continue;
+          const { first: from, last: to } = spanAddresses(memory, { start: r.start, end });
+          yield {
+            message: 'copied',
+            label: 'reserved',
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: station.id }],
+            cells: [{ kind: 'copy', id: copy.id, path: ['to'] }],
+            params: { a: station.name, copy: copy.name, owner: r.owner, from, to },
+            subjects: [copy.id, id],
+          };
+        }
+      }
       for (const [id, r] of entriesInOrder(area.reservations)) {
         if (!station || r.start + r.length <= area.words * area.wordBits) continue;
         yield {
@@ -62,4 +118,20 @@ export const reservedRange: Rule = {
       }
     },
   },
+  fixes(finding, reader) {
+    const [cell] = finding.cells;
+    const area = finding.message === 'notAllowed' && cell ? reader.get('area', cell.id) : undefined;
+    const id = cell?.path[1] ?? '';
+    const nearest = area?.reservations[id] ? permittedStart(area.reservations[id]) : null;
+    if (!area || nearest === null) return [];
+    const label = `${finding.params.owner}: start at ${finding.params.nearest}`;
+    return [{ label, changes: [set('area', area, ['reservations', id, 'start'], nearest)] }];
+  },
 };
+
+/** The nearest place at which a reserved range may start, in bits; null where that is not limited. */
+function permittedStart({ start, firstStart, startStep }: Reservation): number | null {
+  if (typeof firstStart !== 'number') return null;
+  if (typeof startStep !== 'number') return firstStart;
+  return firstStart + Math.max(0, Math.round((start - firstStart) / startStep)) * startStep;
+}

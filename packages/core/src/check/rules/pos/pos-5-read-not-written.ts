@@ -1,11 +1,13 @@
+import { set } from '../../../change/make.js';
 import type { Rule } from '../../rule.js';
 import { unmatchedUses } from './area-flow.js';
+import { copiesNotSeen, windowToMoveTo } from './copy-not-seen.js';
 
 export const readNotWritten: Rule = {
   meta: {
     code: 'POS 5',
-    title: 'What is sent from a place is put there by somebody',
-    source: 'common practice: a value needs a source',
+    title: 'What is sent from a place is put there by somebody, and a copy ends where its reader looks',
+    source: 'common practice: a value needs a source, and a copied value somebody who can see it',
     messages: {
       neverPut: {
         severity: 'doubt',
@@ -14,7 +16,32 @@ export const readNotWritten: Rule = {
         consequence: 'The reader gets what happened to stand there.',
         remedy: 'Name the area’s own writer, or let an exchange put the data there.',
       },
+      notSeen: {
+        severity: 'blocker',
+        headline: '{copy} of {a} ends at {range}, where {b} does not look',
+        says: ['copied to [[{range}]]', 'reads [[{windows}]]'],
+        consequence: '{b} never sees it, and goes on as if nothing had happened.',
+        remedy: 'Copy it into one of the windows that {b} reads, or let {b} read {range}, too.',
+      },
+      overwritten: {
+        severity: 'blocker',
+        headline: '{copy} of {a} ends at {range}, which {b} writes itself',
+        says: ['copied to [[{range}]]', 'writes [[{windows}]]'],
+        consequence: '{b} overwrites what it is meant to read.',
+        remedy: 'Copy it into a window that {b} reads.',
+      },
     },
   },
-  on: { area: (area, context) => unmatchedUses(area, context, 'put') },
+  on: {
+    *area(area, context) {
+      yield* unmatchedUses(area, context, 'put');
+      yield* copiesNotSeen(area, context);
+    },
+  },
+  fixes(finding, reader) {
+    const copy = reader.get('copy', finding.cells[0]?.id ?? '');
+    const target = copy && windowToMoveTo(reader, copy);
+    if (!target) return [];
+    return [{ label: `copy it to ${target.text}`, changes: [set('copy', copy, ['to'], target.place)] }];
+  },
 };

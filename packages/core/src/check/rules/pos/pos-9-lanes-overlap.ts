@@ -1,5 +1,5 @@
 import { formatSpan } from '../../../address/format-address.js';
-import { overlappingSides } from '../../overlapping-sides.js';
+import { overlappingUsers } from '../../overlapping-users.js';
 import type { Rule } from '../../rule.js';
 
 export const lanesOverlap: Rule = {
@@ -19,18 +19,20 @@ export const lanesOverlap: Rule = {
   },
   on: {
     *overlap(overlap, { reader }) {
-      const found = overlappingSides(reader, overlap);
-      if (!found || found.first.exchange.id !== found.second.exchange.id) return;
+      const found = overlappingUsers(reader, overlap);
+      if (!found) return;
       const { memory, first, second } = found;
+      const { exchange } = first;
+      if (!exchange || exchange.id !== second.exchange?.id) return;
       yield {
         message: 'overlap',
         label: 'lanes overlap',
-        about: { kind: 'exchange', id: first.exchange.id, name: first.exchange.name },
-        lane: first.lane.id,
-        parties: [{ station: memory.station.id, end: first.end.id }],
-        cells: [first, second].map(({ claim }) => ({ kind: 'claim', id: claim.id, path: ['place'] })),
+        about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+        lane: first.lane!.id,
+        parties: [{ station: memory.station.id, end: first.end!.id }],
+        cells: [first.cell, second.cell],
         params: {
-          exchange: first.exchange.name,
+          exchange: exchange.name,
           a: memory.station.name,
           aLane: first.name,
           bLane: second.name,
@@ -38,7 +40,7 @@ export const lanesOverlap: Rule = {
           bRange: second.range,
           shared: formatSpan(memory, overlap.shared),
         },
-        subjects: [overlap.a.area, first.claim.id, second.claim.id],
+        subjects: [overlap.a.area, first.id, second.id],
       };
     },
   },

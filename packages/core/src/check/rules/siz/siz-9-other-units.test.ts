@@ -6,7 +6,7 @@ const noted = (told: string) =>
     twoStations(),
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero' }],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
     ['claim', 'ca', 'toldPlace', told],
   );
 

@@ -1,4 +1,8 @@
-import { formatType } from '../../../data/types.js';
+import { lengthBits } from '../../../address/length.js';
+import { set } from '../../../change/make.js';
+import { elementary, formatType, parseType } from '../../../data/types.js';
+import { readable } from '../../../model/as-typed.js';
+import type { TypeRef } from '../../../model/claim.js';
 import type { DifferenceOf } from '../../../lane/difference.js';
 import type { Side } from '../../../lane/side.js';
 import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
@@ -61,4 +65,23 @@ export const registersOverlap: Rule = {
       }
     },
   },
+  /** The end that took one register takes all of them; a block without values grows with it. */
+  fixes(finding, reader) {
+    if (finding.message !== 'oneRegister') return [];
+    const { a, b, aType, bType } = finding.params;
+    const [x, y] = [parseType(aType!), parseType(bType!)];
+    if (!x.ok || !y.ok) return [];
+    const [short, long, at] = bitsOf(x.value) < bitsOf(y.value) ? [0, y.value, a] : [1, x.value, b];
+    const cell = finding.cells[short];
+    const claim = cell && reader.get('claim', cell.id);
+    if (!cell || !claim) return [];
+    const changes = [set('claim', claim, cell.path, long)];
+    const length = readable(claim.length);
+    if (!finding.item && length && lengthBits(length) < bitsOf(long)) {
+      changes.push(set('claim', claim, ['length'], { count: bitsOf(long) / length.unit, unit: length.unit }));
+    }
+    return [{ label: `${at}: ${formatType(long)}`, changes }];
+  },
 };
+
+const bitsOf = ({ base, count }: TypeRef): number => (elementary(base)?.bits ?? 0) * count;

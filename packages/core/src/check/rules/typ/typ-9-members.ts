@@ -9,6 +9,7 @@ export const members: Rule = {
     code: 'TYP 9',
     title: 'Both ends know the same values in the same order',
     source: 'common practice: a value is found by where it lies in the block',
+    yieldsTo: ['POS 7'],
     messages: {
       missing: {
         severity: 'blocker',

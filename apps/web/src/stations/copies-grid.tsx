@@ -1,0 +1,90 @@
+import {
+  childrenOf,
+  copyUnit,
+  dropWithDependents,
+  editCopy,
+  formatBits,
+  inOrder,
+  lengthBits,
+  placeText,
+  type CopyColumn,
+  type MemoryCopy,
+} from '@dialoga/core';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly CopyColumn[] = ['name', 'from', 'to', 'length', 'reader', 'comment'];
+const SHOWN: Shown = { kind: 'copy', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'name', title: 'Copy', fills: 'series', track: 'minmax(140px, 1fr)' },
+  { id: 'from', title: 'From', track: '120px' },
+  { id: 'to', title: 'To', track: '120px' },
+  { id: 'length', title: 'Length', track: '90px', right: true },
+  { id: 'reader', title: 'Meant to be read by', track: 'minmax(140px, 0.8fr)' },
+  { id: 'comment', title: 'Comment', track: 'minmax(140px, 1.2fr)' },
+];
+
+/** What a station moves inside itself: readings to the block that is asked for, a status to where it is looked for. */
+export function CopiesGrid({ station }: { station: string }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const wrong = useWrongCells('copy');
+  const commit = useEdits();
+  const link = useGridLink(SHOWN);
+  const copies = childrenOf(project, 'copy', station).filter((c) => c.station === station);
+  const stations = inOrder(project, 'station').map((s) => s.name);
+  const rowFor = (copy: MemoryCopy) => {
+    const cell = (field: CopyColumn, text: string, more: Partial<GridCell> = {}): GridCell => ({
+      ...{ text, editable: true, differs: wrong(copy.id, field) },
+      ...more,
+    });
+    const place = (field: 'from' | 'to') => {
+      const value = copy[field];
+      if (value && 'typed' in value) return cell(field, value.typed, { unread: true, mono: true });
+      return cell(field, value ? placeText(project, value) : '', { mono: true });
+    };
+    const { length } = copy;
+    const lengthText = !length
+      ? ''
+      : 'typed' in length
+        ? length.typed
+        : formatBits(lengthBits(length), copyUnit(project, copy));
+    return {
+      id: copy.id,
+      height: 26,
+      cells: [
+        cell('name', copy.name),
+        place('from'),
+        place('to'),
+        cell('length', lengthText, { mono: true, right: true, unread: length !== null && 'typed' in length }),
+        cell('reader', project.get('station', copy.reader ?? '')?.name ?? '', { options: stations }),
+        cell('comment', copy.comment ?? ''),
+      ],
+    };
+  };
+
+  function onEdit(edits: CellEdit[]) {
+    commit(
+      'Edit copy',
+      edits.flatMap(({ row, column, text }) => {
+        if (row === 'new') return text.trim() === '' ? [] : [editCopy(project, station, newId(), 'name', text)];
+        return [editCopy(project, station, row, FIELDS[column]!, text)];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Copies"
+      columns={COLUMNS}
+      rows={[...copies.map(rowFor), newRow(COLUMNS.length, 0, 'new copy')]}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(id) => commit('Delete copy', [{ changes: dropWithDependents(project, 'copy', id), problem: null }])}
+    />
+  );
+}

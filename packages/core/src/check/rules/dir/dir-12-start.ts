@@ -1,0 +1,38 @@
+import { missingSteps, stepWords } from '../../../exchange/start-sequence.js';
+import { stationName } from '../../port-words.js';
+import type { Rule } from '../../rule.js';
+
+export const startIncomplete: Rule = {
+  meta: {
+    code: 'DIR 12',
+    title: 'The start sequence has every condition that its stations ask for',
+    source: 'common practice: a module neither calls nor listens before its program sets what it waits for',
+    messages: {
+      missing: {
+        severity: 'doubt',
+        headline: '{exchange}: the start sequence lacks “{step}” of {a}',
+        says: ['its block has {use}: [[{step}]]'],
+        consequence: 'The exchange never comes up, or only after somebody has set it by hand.',
+        remedy: 'Add the step in the settings of the exchange.',
+      },
+    },
+  },
+  on: {
+    *exchange(exchange, { reader }) {
+      for (const one of missingSteps(reader, exchange)) {
+        yield {
+          message: 'missing',
+          label: 'start sequence',
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: [{ station: one.end.station, end: one.end.id }],
+          cells: [{ kind: 'exchange', id: exchange.id, path: ['start'] }],
+          params: {
+            ...{ exchange: exchange.name, a: stationName(reader, one.end.station) },
+            ...{ use: one.member.use, step: stepWords(one) },
+          },
+          subjects: [one.end.id, one.ref],
+        };
+      }
+    },
+  },
+};

@@ -1,0 +1,91 @@
+import { formatBits, lengthBits } from '../address/length.js';
+import { toldFields, TOLD_WORDS } from '../lane/told.js';
+import { laneName } from '../lane/compare.js';
+import { readToldPlace } from '../lane/told-place.js';
+import { areaBit } from '../address/linear.js';
+import { locate } from '../address/resolve.js';
+import { memoryOf } from '../address/memory.js';
+import { readable } from '../model/as-typed.js';
+import type { Claim } from '../model/claim.js';
+import type { End } from '../model/end.js';
+import type { Exchange } from '../model/exchange.js';
+import { childrenOf } from '../model/order.js';
+import type { Reader } from '../model/project.js';
+import { protocolAt } from '../protocol/catalogue.js';
+import { placeText } from '../tags/place-text.js';
+import { realPlace } from '../tags/tag-place.js';
+
+/** One call that a program has to make, or one block that it has to declare: parameters in order, each as it is typed. */
+export interface Call {
+  lane: string;
+  name: string;
+  /** what it does, in the end's own word where its profile has one */
+  does: string;
+  parameters: readonly { name: string; value: string; note?: string }[];
+}
+
+/**
+ * What the program of an end calls for each block: the partner as it was told, the partner's place, how much, and its own
+ * place, each in the notation of this end. An end that listens declares the same blocks and calls nothing.
+ */
+export function callsOf(reader: Reader, exchange: Exchange, end: End): Call[] {
+  const station = reader.get('station', end.station);
+  const words = station?.profile ? reader.get('profile', station.profile)?.words : undefined;
+  const partner = toldFields(reader, exchange, end)
+    .filter((t) => t.told !== '')
+    .map((t) => ({ name: TOLD_WORDS[t.field], value: t.told, ...(t.isDefault ? { note: 'default' } : {}) }));
+  return childrenOf(reader, 'lane', exchange.id).flatMap((lane): Call[] => {
+    const claims = childrenOf(reader, 'claim', lane.id);
+    const claim = claims.find((c) => c.end === end.id);
+    const other = claims.find((c) => c.end !== end.id);
+    if (!claim) return [];
+    const direction = readable(claim.direction);
+    const own = direction && words?.[direction]?.word;
+    const calls = end.calling === 'calls';
+    return [
+      {
+        lane: lane.id,
+        name: claim.name || laneName(reader, lane),
+        does: calls ? (own ?? (direction === 'both' ? 'reads and writes' : (direction ?? 'not said'))) : 'declares',
+        parameters: [
+          ...(calls ? partner : []),
+          ...(calls && other ? theirs(reader, claim, other, exchange, end) : []),
+          ...ours(reader, claim),
+        ],
+      },
+    ];
+  });
+}
+
+function theirs(reader: Reader, claim: Claim, other: Claim, exchange: Exchange, end: End): Call['parameters'] {
+  const told = claim.toldPlace?.trim() ?? '';
+  const otherEnd = reader.get('end', other.end);
+  if (told === '' || !otherEnd) return [];
+  const place = { name: 'from there', value: told };
+  if (readable(claim.direction) === 'writes') place.name = 'to there';
+  const read = readToldPlace(reader, told, otherEnd.station);
+  const real = read.ok ? realPlace(reader, read.value) : null;
+  const memory = real && memoryOf(reader, real.area);
+  const located = real && memory && locate(memory, real);
+  if (!located || !protocolAt(exchange, end).id.startsWith('modbus')) return [place];
+  // On the wire registers are counted from 0.
+  const first = areaBit(located.row, located.linear) / 16;
+  return [place, { name: 'first register', value: String(Math.floor(first)), note: 'as sent, from 0' }];
+}
+
+function ours(reader: Reader, claim: Claim): Call['parameters'] {
+  const length = readable(claim.length);
+  const place = readable(claim.place);
+  return [
+    ...(length ? [{ name: 'count', value: formatBits(lengthBits(length), length.unit) }] : []),
+    ...(place ? [{ name: 'here', value: placeText(reader, place) }] : []),
+    ...(typeof claim.slot === 'number' ? [{ name: 'slot', value: String(claim.slot) }] : []),
+  ];
+}
+
+/** The calls as text to copy: one line each, parameters separated by tabs, for a spreadsheet or a program's comment. */
+export function callsText(calls: readonly Call[]): string {
+  return calls
+    .map(({ name, does, parameters }) => [name, does, ...parameters.map((p) => `${p.name} ${p.value}`)].join('\t'))
+    .join('\n');
+}

@@ -1,0 +1,52 @@
+import { lengthBits } from '../address/length.js';
+import { areaBit, linearBit } from '../address/linear.js';
+import { memoryOf, type Memory } from '../address/memory.js';
+import { joined, locate, type Located, type Span } from '../address/resolve.js';
+import { readable } from '../model/as-typed.js';
+import type { Place } from '../model/claim.js';
+import type { MemoryCopy } from '../model/memory-copy.js';
+import type { Reader } from '../model/project.js';
+import { realPlace } from '../tags/tag-place.js';
+
+/** One of the two places of a copy. */
+export interface CopyPlace {
+  memory: Memory;
+  place: Place;
+  located: Located;
+}
+
+/** Where a copy takes from and puts to, and how many bits; null where something of it is not known. */
+export function copyPlaces(reader: Reader, copy: MemoryCopy): { from: CopyPlace; to: CopyPlace; bits: number } | null {
+  const length = readable(copy.length);
+  const [from, to] = [copyPlace(reader, copy.from), copyPlace(reader, copy.to)];
+  return length && from && to ? { from, to, bits: lengthBits(length) } : null;
+}
+
+function copyPlace(reader: Reader, typed: MemoryCopy['from']): CopyPlace | null {
+  const named = readable(typed);
+  const place = named && realPlace(reader, named);
+  const memory = place && memoryOf(reader, place.area);
+  const located = memory && locate(memory, place);
+  return place && memory && located ? { memory, place, located } : null;
+}
+
+/**
+ * Where these bits of the one area of a copy are in the other: `forward` from its source to its target, `back` the other
+ * way. Bit n along the row of the one place is bit n along that of the other. Empty where the copy moves none of them.
+ */
+export function copied(reader: Reader, copy: MemoryCopy, spans: readonly Span[], way: 'forward' | 'back'): Span[] {
+  const places = copyPlaces(reader, copy);
+  if (!places) return [];
+  const [a, b] = way === 'forward' ? [places.from, places.to] : [places.to, places.from];
+  const step = a.located.row.unit === 1 || b.located.row.unit === 1 ? 1 : 8;
+  const moved: Span[] = [];
+  for (const { start, end } of spans) {
+    for (let bit = Math.floor(start / step) * step; bit < end; bit += step) {
+      const along = linearBit(a.located.row, bit) - a.located.linear;
+      if (along < 0 || along >= places.bits) continue;
+      const at = areaBit(b.located.row, b.located.linear + along);
+      moved.push({ start: at, end: at + step });
+    }
+  }
+  return joined(moved);
+}

@@ -1,0 +1,141 @@
+import { areaBit, linearBit } from '../address/linear.js';
+import { carriedIndex } from '../data/carry.js';
+import { valuePositions } from '../data/layout.js';
+import { swapped } from '../data/swap.js';
+import { elementary } from '../data/types.js';
+import { bitsToValue, formatValue, sampleOf, valueToBits } from '../data/values.js';
+import { valuesOf } from '../lane/compare-items.js';
+import { sideOf, type Side } from '../lane/side.js';
+import type { Value } from '../lane/difference.js';
+import type { Reader } from '../model/project.js';
+import { copied, copyPlaces } from './copied.js';
+import type { Hop } from './follow.js';
+
+/** What a telling value looks like at a hop: the bytes of its place, and what its type makes of them. */
+export interface HopSample {
+  /** in hexadecimal, as they lie in memory */
+  bytes: string;
+  /** what is read there; empty where nobody says of which type it is */
+  value: string;
+}
+
+/** Bits of a memory, each by its index in its area. */
+type Memory = Map<number, number>;
+
+/**
+ * A telling value of the first hop's type, and what becomes of it at each further hop: carried bit by bit through swaps,
+ * protocols and copies. Null for a hop that is not reached, or where the place of the value is not known.
+ */
+export function hopSamples(reader: Reader, hops: readonly Hop[]): (HopSample | null)[] {
+  const [first] = hops;
+  const start = first && sideAt(reader, first);
+  const value = start && valueAt(start, first.item);
+  const type = value && elementary(value.type.base);
+  if (!first || !start?.block || !value || !type || type.bits < 8) return hops.map(() => null);
+  const single: Value = { ...value, type: { ...value.type, count: 1 } };
+  const { row } = start.block.located;
+  const origin = start.block.located.linear + (start.claim.header ?? 0);
+  const bits = valueToBits(type.name, sampleOf(type.name));
+  const memories: (Memory | null)[] = [];
+  const sent: Memory = new Map();
+  valuePositions(single, start.block.chain.frame).forEach((position, i) => {
+    sent.set(areaBit(row, origin + position), bits[i]!);
+  });
+  memories.push(sent);
+  for (const [i, hop] of hops.entries()) {
+    if (i === 0) continue;
+    // The hop that this one comes from: the last before it that lies one less deep, or this depth at the same station.
+    const from = lastBefore(hops, i);
+    memories.push(from === null ? null : moved(reader, hops[from]!, memories[from] ?? null, hop));
+  }
+  return hops.map((hop, i) => sampleAt(reader, hop, memories[i] ?? null));
+}
+
+const sideAt = (reader: Reader, hop: Hop): Side | null => {
+  const claim = hop.holder.kind === 'claim' ? reader.get('claim', hop.holder.id) : undefined;
+  const exchange = claim && hop.exchange ? reader.get('exchange', hop.exchange) : undefined;
+  return claim && exchange ? sideOf(reader, claim, exchange) : null;
+};
+
+const valueAt = (side: Side, item: string | null): Value | null => {
+  const values = valuesOf(side);
+  return values?.get(item ?? '') ?? [...(values?.values() ?? [])][0] ?? null;
+};
+
+function lastBefore(hops: readonly Hop[], i: number): number | null {
+  for (let j = i - 1; j >= 0; j--) {
+    const [before, here] = [hops[j]!, hops[i]!];
+    if (before.depth < here.depth || (before.depth === here.depth && before.station === here.station)) return j;
+  }
+  return null;
+}
+
+/** The bits of the next hop's memory, from those of the hop before. */
+function moved(reader: Reader, from: Hop, memory: Memory | null, to: Hop): Memory | null {
+  if (!memory) return null;
+  if (to.holder.kind === 'copy') {
+    const copy = reader.get('copy', to.holder.id);
+    if (!copy || !copyPlaces(reader, copy)) return null;
+    const next: Memory = new Map();
+    for (const [at, bit] of memory) {
+      const [span] = copied(reader, copy, [{ start: at & ~7, end: (at & ~7) + 8 }], 'forward');
+      if (span) next.set(span.start + (at & 7), bit);
+    }
+    return next;
+  }
+  const [source, sink] = [sideAt(reader, from), sideAt(reader, to)];
+  if (!source?.block || !sink?.block) return sink && source === null ? memory : null;
+  // Another claim of the same memory: the same bits.
+  if (from.lane !== to.lane) return memory;
+  const carried = new Map<number, number>();
+  for (const [at, bit] of memory) {
+    const index = carriedOf(source, at);
+    if (index !== null) carried.set(index, bit);
+  }
+  const next: Memory = new Map();
+  const { located, payloadBits } = sink.block;
+  const origin = located.linear + (sink.claim.header ?? 0);
+  for (let position = 0; position < payloadBits; position++) {
+    const at = areaBit(located.row, origin + position);
+    const index = carriedOf(sink, at);
+    const bit = index === null ? undefined : carried.get(index);
+    if (bit !== undefined) next.set(at, bit);
+  }
+  return next;
+}
+
+/** The index under which a bit of a side's area travels; null where it lies outside the payload. */
+function carriedOf(side: Side, at: number): number | null {
+  const { located, chain } = side.block!;
+  const position = linearBit(located.row, at) - located.linear - (side.claim.header ?? 0);
+  if (position < 0 || position >= chain.payloadBits) return null;
+  return swapped(carriedIndex(chain.frame, chain.carries, position), chain.swap, chain.payloadBits);
+}
+
+function sampleAt(reader: Reader, hop: Hop, memory: Memory | null): HopSample | null {
+  if (!memory || memory.size === 0) return null;
+  const side = sideAt(reader, hop);
+  const place = side?.block ?? (hop.holder.kind === 'copy' ? copyTarget(reader, hop.holder.id) : null);
+  if (!place) return null;
+  const { row } = place.located;
+  const along = new Map([...memory].map(([at, bit]) => [linearBit(row, at), bit]));
+  const [low, high] = [Math.min(...along.keys()), Math.max(...along.keys())];
+  const bytes: string[] = [];
+  for (let byte = low & ~7; byte <= high; byte += 8) {
+    let value = 0;
+    for (let bit = 0; bit < 8; bit++) value |= (along.get(byte + bit) ?? 0) << bit;
+    bytes.push(value.toString(16).toUpperCase().padStart(2, '0'));
+  }
+  const value = side && valueAt(side, hop.item);
+  const type = value && elementary(value.type.base);
+  if (!side?.block || !value || !type || type.bits < 8) return { bytes: bytes.join(' '), value: '' };
+  const origin = side.block.located.linear + (side.claim.header ?? 0);
+  const single: Value = { ...value, type: { ...value.type, count: 1 } };
+  const bits = Uint8Array.from(valuePositions(single, side.block.chain.frame), (p) => along.get(origin + p) ?? 0);
+  return { bytes: bytes.join(' '), value: formatValue(type.name, bitsToValue(type.name, bits)) };
+}
+
+function copyTarget(reader: Reader, id: string) {
+  const copy = reader.get('copy', id);
+  return copy ? (copyPlaces(reader, copy)?.to ?? null) : null;
+}

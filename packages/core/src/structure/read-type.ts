@@ -1,0 +1,16 @@
+import { read, type Read } from '../address/result.js';
+import { parseType } from '../data/types.js';
+import type { TypeRef } from '../model/claim.js';
+import type { Project } from '../model/project.js';
+
+const NAMED = /^([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/;
+
+/** A text as an elementary type, or as the name of one of the project's structures, either with a count for an array. */
+export function readType(project: Project, text: string): Read<TypeRef> {
+  const match = NAMED.exec(text.trim());
+  const name = match?.[1]?.trim().toLowerCase();
+  const structure = name && [...project.all('structure')].find((s) => s.name.toLowerCase() === name);
+  if (!match || !structure) return parseType(text);
+  const count = Number(match[2] ?? 1) * Number(match[3] ?? 1);
+  return read({ base: 'STRUCT', count: Math.max(1, count), structure: structure.id });
+}
