@@ -180,7 +180,7 @@ describe('change sets', () => {
       label: '',
       changes: [{ kind: 'station', id: 'dockpanel', path: [], before: station as never }],
     }).expect(409);
-    expect(JSON.stringify(body)).toContain('port port-dockpanel depend on it');
+    expect(JSON.stringify(body)).toContain('port port-dockpanel, end panel-dockpanel depend on it');
   });
 
   test('of another project’s entities find nothing there', async () => {

@@ -181,8 +181,23 @@ const takenAsOneRegister = (a: ElementaryType, b: ElementaryType): boolean =>
   Math.min(a.bits, b.bits) === 16 && Math.max(a.bits, b.bits) >= 32;
 
 /** Faults by what they depend on: frames, types, and where in the swap units the value lies. */
-const faults = new Map<string, Blame | null>();
-const MOST_FAULTS = 200_000;
+const faults = new Map<string, Map<string, Blame | null>>();
+const MOST_FRAMES = 2_000;
+const MOST_FAULTS = 50_000;
+
+/** The faults between two frames; most lanes have the same as the lane before. */
+let last: { left: string; right: string; faults: Map<string, Blame | null> } | null = null;
+function faultsBetween(left: string, right: string): Map<string, Blame | null> {
+  if (last?.left === left && last.right === right) return last.faults;
+  const key = `${left};${right}`;
+  let known = faults.get(key);
+  if (!known || known.size > MOST_FAULTS) {
+    if (faults.size > MOST_FRAMES) faults.clear();
+    faults.set(key, (known = new Map()));
+  }
+  last = { left, right, faults: known };
+  return known;
+}
 
 function chainFault(left: Block, right: Block, a: Value, b: Value): Blame | null {
   const plain =
@@ -194,13 +209,13 @@ function chainFault(left: Block, right: Block, a: Value, b: Value): Blame | null
   const shift = Math.floor(a.offset / 64) * 64;
   const swaps = left.chain.swap !== 'none' || right.chain.swap !== 'none';
   const room = swaps ? `${roomAfter(left, a)},${roomAfter(right, b)}` : '';
-  const key = `${left.frameKey};${right.frameKey};${a.type.base},${b.type.base},${a.type.count},${a.type.capacity ?? 0};${a.offset - shift};${b.offset - a.offset};${a.bit ?? ''},${b.bit ?? ''};${room}`;
-  const known = faults.get(key);
+  const between = faultsBetween(left.frameKey, right.frameKey);
+  const key = `${a.type.base},${b.type.base},${a.type.count},${a.type.capacity ?? 0};${a.offset - shift};${b.offset - a.offset};${a.bit ?? ''},${b.bit ?? ''};${room}`;
+  const known = between.get(key);
   if (known !== undefined) return known;
   const args = [left.chain, right.chain, a, b] as const;
   const fault = arrives(...args) ? null : blame(...args);
-  if (faults.size > MOST_FAULTS) faults.clear();
-  faults.set(key, fault);
+  between.set(key, fault);
   return fault;
 }
 

@@ -55,6 +55,29 @@ export function networkLoad(reader: Reader, network: Network): NetworkLoad {
   return { loads, packetsPerSecond, bitsPerSecond, share: bitsPerSecond / rate };
 }
 
+/**
+ * More than that the exchanges of a network cannot put on it, as a share of its rate: by the number of their blocks and the
+ * limit of their protocol only. Infinity where one of them has no limit.
+ */
+export function mostNetworkLoad(reader: Reader, network: Network): number {
+  let bits = 0;
+  for (const port of childrenOf(reader, 'port', network.id)) {
+    for (const end of childrenOf(reader, 'end', port.id)) {
+      const exchange = reader.get('exchange', end.exchange);
+      if (!exchange?.cadence) continue;
+      const { limit, overhead = 0 } = protocolAt(exchange, end);
+      const blocks = reader.referrers('lane', exchange.id).length;
+      if (blocks === 0) continue;
+      if (!limit) return Infinity;
+      const longest = Math.ceil(Math.max(limit.reads, limit.writes) / 8);
+      const { bytes } = bytesOnTheWire(overhead + longest);
+      // A block can go each way, with its question.
+      bits += (blocks * 2 * (bytes + bytesOnTheWire(overhead + QUESTION_BYTES).bytes) * 8 * 1000) / exchange.cadence;
+    }
+  }
+  return bits / ((network.linkRate ?? ASSUMED_LINK_RATE) * 1e6);
+}
+
 function loadOf(reader: Reader, exchange: Exchange, cadence: number, here: ReadonlySet<string>): Load {
   const perSecond = 1000 / cadence;
   let [frames, bytes] = [0, 0];

@@ -4,7 +4,7 @@ import type { FieldEdit } from '../testing/two-stations.testing.js';
 import { codesOf } from '../testing/two-stations.testing.js';
 import { parseSerial, type SerialSettings } from '../wiring/serial-settings.js';
 import { bytesOnTheWire } from './ethernet-frame.js';
-import { networkLoad } from './network-load.js';
+import { mostNetworkLoad, networkLoad } from './network-load.js';
 import { linePassOf, roundCadence } from './line-pass.js';
 import { rtuBytes, rtuRequestTime } from './rtu-request.js';
 import { bitsPerCharacter, characterTime, silentInterval } from './serial-time.js';
@@ -59,6 +59,16 @@ test('the load of a network: one frame per block and cadence, by hand', () => {
   const asked = networkLoad(requests, requests.get('network', 'net')!).loads.find((l) => l.exchange.id === 'x')!;
   // Two lanes, a question and an answer each, 20 times a second.
   expect(asked.packetsPerSecond).toBe(80);
+});
+
+test('the most that a network can carry is never less than what it carries', () => {
+  for (const cadence of [1, 50, 1000]) {
+    const project = edited(plant(), ['exchange', 'x', 'cadence', cadence], ['exchange', 'y', 'cadence', null]);
+    const network = project.get('network', 'net')!;
+    expect(mostNetworkLoad(project, network)).toBeGreaterThanOrEqual(networkLoad(project, network).share);
+  }
+  // Of a protocol without a limit it is not known.
+  expect(mostNetworkLoad(plant(), plant().get('network', 'net')!)).toBe(Infinity);
 });
 
 test('the terms of one request add up', () => {

@@ -1,3 +1,4 @@
+import { itemFacts } from '../../../lane/item-facts.js';
 import type { Kind } from '../../../model/kinds.js';
 import { childrenOf } from '../../../model/order.js';
 import { claimCell, laneReport } from '../../lane-report.js';
@@ -53,6 +54,7 @@ export const nameTwice: Rule = {
     *lane(comparison, context) {
       for (const side of comparison.sides) {
         const profile = side.station.profile ? context.reader.get('profile', side.station.profile) : undefined;
+        if (!itemFacts(side.claim).namedTwice) continue;
         const names = Object.entries(side.claim.items).map(([key, item]) => [key, item.name] as const);
         for (const [name, keys] of repeated(names, profile?.nameRule.caseMatters ?? false)) {
           yield laneReport(context, comparison, {
@@ -73,13 +75,6 @@ export const nameTwice: Rule = {
 /** Names that stand more than once, each with the ids that have it. Empty names are another rule's affair. */
 function repeated(named: readonly (readonly [string, string])[], caseMatters: boolean): [string, string[]][] {
   const keyOf = (name: string) => (caseMatters ? name.trim() : name.trim().toLowerCase());
-  // Nearly always each stands once; only else is it worked out which do not.
-  const seen = new Set<string>();
-  const again = named.some(([, name]) => {
-    const key = keyOf(name);
-    return key !== '' && seen.size === seen.add(key).size;
-  });
-  if (!again) return [];
   const byName = new Map<string, { name: string; ids: string[] }>();
   for (const [id, name] of named) {
     const clean = name.trim();

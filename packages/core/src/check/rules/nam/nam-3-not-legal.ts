@@ -1,3 +1,4 @@
+import { itemFacts } from '../../../lane/item-facts.js';
 import { identifierFault } from '../../../address/identifier.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
@@ -30,9 +31,10 @@ export const nameNotLegal: Rule = {
         const profile = side.station.profile ? context.reader.get('profile', side.station.profile) : undefined;
         if (!profile) continue;
         const { longest = Infinity, form, source } = profile.nameRule;
+        // A name has no more characters than code units: only where one is long are they counted.
+        if (form !== 'identifier' && itemFacts(side.claim).longestName <= longest) continue;
         for (const [key, { name }] of Object.entries(side.claim.items)) {
-          // A name has no more characters than code units: only a long one is counted.
-          const length = name.length <= longest ? name.length : [...name].length;
+          const length = [...name].length;
           const fault = form === 'identifier' && name !== '' ? identifierFault(name) : null;
           if (length <= longest && fault === null) continue;
           yield laneReport(context, comparison, {

@@ -3,6 +3,7 @@ import { formatAddress, placeAlong } from '../../../address/format-address.js';
 import { bitsOfElement } from '../../../address/notations/bit-part.js';
 import { parseAddress } from '../../../address/parse-address.js';
 import { readToldPlace } from '../../../lane/told-place.js';
+import { itemFacts } from '../../../lane/item-facts.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Block, Side } from '../../../lane/side.js';
 import { isTyped } from '../../../model/as-typed.js';
@@ -100,7 +101,7 @@ function* typedOutside(
     const read = parseAddress(place.typed, memoriesOf(reader, side.station.id));
     if (!read.ok && read.outside) yield { cell: claimCell(side, 'place'), typed: place.typed, why: read.expected };
   }
-  for (const [key, { offset }] of Object.entries(items)) {
+  for (const [key, { offset }] of itemFacts(side.claim).typed ? Object.entries(items) : []) {
     if (!isTyped(offset)) continue;
     const read = parseAddress(offset.typed, memoriesOf(reader, side.station.id));
     const cell = claimCell(side, 'items', key, 'offset');

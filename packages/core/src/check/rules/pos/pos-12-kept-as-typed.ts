@@ -1,6 +1,7 @@
 import { readToldPlace } from '../../../lane/told-place.js';
 import { isTyped } from '../../../model/as-typed.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
+import { itemFacts } from '../../../lane/item-facts.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -33,7 +34,8 @@ export const keptAsTyped: Rule = {
       const { exchange } = comparison;
       const named = protocolOf(exchange).places(exchange.transfer) === 'named';
       for (const side of comparison.sides) {
-        for (const [key, item] of Object.entries(side.claim.items)) {
+        const items = itemFacts(side.claim).typed ? Object.entries(side.claim.items) : [];
+        for (const [key, item] of items) {
           for (const field of ['type', 'offset'] as const) {
             const value = item[field];
             if (!isTyped(value)) continue;

@@ -42,6 +42,7 @@ export const structureElsewhere: Rule = {
   on: {
     *lane(comparison, context) {
       const { exchange } = comparison;
+      if (!comparison.sides.some((side) => structureOf(side) !== '')) return;
       const laid = comparison.sides.flatMap((side) => {
         const layout = layoutOfClaim(context.reader, side.claim, side.end, exchange);
         return layout ? [{ side, layout, structure: structureOf(side) }] : [];

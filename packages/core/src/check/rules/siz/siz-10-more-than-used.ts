@@ -1,5 +1,6 @@
 import { formatBits } from '../../../address/length.js';
 import { readable } from '../../../model/as-typed.js';
+import { itemFacts } from '../../../lane/item-facts.js';
 import { valuesOf } from '../../../lane/compare-items.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
@@ -28,7 +29,9 @@ export const moreThanUsed: Rule = {
     *lane(comparison, context) {
       for (const side of comparison.sides) {
         const { block } = side;
-        if (!block || block.payloadBits < LITTLE || Object.keys(side.claim.items).length === 0) continue;
+        if (!block || block.payloadBits < LITTLE) continue;
+        const { last } = itemFacts(side.claim);
+        if (last < 0 || last * PART >= block.payloadBits) continue;
         const values = valuesOf(side);
         if (!values) continue;
         const used = Math.max(0, ...[...values.values()].map((v) => v.offset + v.size));

@@ -1,5 +1,5 @@
 import { PROJECT_ID } from '../../../model/kinds.js';
-import { ASSUMED_LINK_RATE, ASSUMED_LOAD_LEVEL, networkLoad } from '../../../time/network-load.js';
+import { ASSUMED_LINK_RATE, ASSUMED_LOAD_LEVEL, mostNetworkLoad, networkLoad } from '../../../time/network-load.js';
 import type { Rule } from '../../rule.js';
 
 export const networkFull: Rule = {
@@ -20,8 +20,10 @@ export const networkFull: Rule = {
   on: {
     *network(network, { reader }) {
       if (network.kind !== 'ethernet') return;
-      const { loads, bitsPerSecond, share } = networkLoad(reader, network);
       const level = reader.get('project', PROJECT_ID)?.loadLevel ?? ASSUMED_LOAD_LEVEL;
+      // Nearly always that is far below, and no block has to be looked at.
+      if (mostNetworkLoad(reader, network) * 100 < level) return;
+      const { loads, bitsPerSecond, share } = networkLoad(reader, network);
       if (share * 100 < level || !loads[0]) return;
       yield {
         message: 'full',

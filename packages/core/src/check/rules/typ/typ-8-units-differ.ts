@@ -1,4 +1,5 @@
 import { set } from '../../../change/make.js';
+import { itemFacts } from '../../../lane/item-facts.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -20,14 +21,17 @@ export const unitsDiffer: Rule = {
   on: {
     *lane(comparison, context) {
       const [a, ...others] = comparison.sides;
-      for (const b of a ? others : []) {
-        for (const [key, x] of Object.entries(a!.claim.items)) {
+      if (!a || !itemFacts(a.claim).unit) return;
+      for (const b of others) {
+        for (const key in a.claim.items) {
+          const x = a.claim.items[key]!;
+          if (!x.unit) continue;
           const y = b.claim.items[key];
-          if (!x.unit || !y?.unit || plain(x.unit) === plain(y.unit)) continue;
+          if (!y?.unit || plain(x.unit) === plain(y.unit)) continue;
           yield laneReport(context, comparison, {
             message: 'units',
             label: 'unit',
-            sides: [a!, b],
+            sides: [a, b],
             item: key,
             cells: [claimCell(b, 'items', key, 'unit'), claimCell(a!, 'items', key, 'unit')],
             params: {
