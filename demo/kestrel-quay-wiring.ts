@@ -12,18 +12,25 @@ const station = (
 
 /** Everything besides the two controllers, the panel and the control room. */
 export const MORE_STATIONS: Station[] = [
-  station('dockctl', 50, 'DockCtl', ['controller'], 'profile-small', 'Docks', { typeText: 'small controller' }),
+  station('dockctl', 50, 'DockCtl', ['controller'], 'profile-small', 'Docks', {
+    ...{ typeText: 'small controller', scan: 10 },
+  }),
   station('quaylink', 60, 'QuayLink', ['coupler'], 'profile-coupler', 'Plant controls', { typeText: 'coupler' }),
-  station('meterhub', 70, 'MeterHub', ['gateway'], 'profile-memory-gateway', 'Energy', { typeText: 'memory gateway' }),
+  station('meterhub', 70, 'MeterHub', ['gateway'], 'profile-memory-gateway', 'Energy', {
+    ...{ typeText: 'memory gateway', scan: 50 },
+  }),
   ...['Meter1', 'Meter2', 'Meter3', 'WaterMeter'].map((name, i) =>
-    station(name.toLowerCase(), 80 + 10 * i, name, ['telemetry unit'], 'profile-telemetry', 'Energy'),
+    station(name.toLowerCase(), 80 + 10 * i, name, ['telemetry unit'], 'profile-telemetry', 'Energy', { scan: 200 }),
   ),
-  station('evaphead', 120, 'EvapHead', ['remote I/O head'], 'profile-head', 'Evaporators', { orderCode: 'HD-2' }),
-  station('roofbase', 130, 'RoofBase', ['radio unit'], 'profile-radio-base', 'Roof weather'),
-  station('roofa', 140, 'RoofA', ['radio unit'], 'profile-radio-unit', 'Roof weather'),
-  station('roofb', 150, 'RoofB', ['radio unit'], 'profile-radio-unit', 'Roof weather'),
-  station('brinertu', 160, 'BrineRtu', ['telemetry unit'], 'profile-telemetry', 'Brine'),
-  station('aislesim', 170, 'AisleSim', ['simulator'], 'profile-simulator', 'Plant controls'),
+  station('evaphead', 120, 'EvapHead', ['remote I/O head'], 'profile-head', 'Evaporators', {
+    orderCode: 'HD-2',
+    scan: 2,
+  }),
+  station('roofbase', 130, 'RoofBase', ['radio unit'], 'profile-radio-base', 'Roof weather', { scan: 100 }),
+  station('roofa', 140, 'RoofA', ['radio unit'], 'profile-radio-unit', 'Roof weather', { scan: 500 }),
+  station('roofb', 150, 'RoofB', ['radio unit'], 'profile-radio-unit', 'Roof weather', { scan: 500 }),
+  station('brinertu', 160, 'BrineRtu', ['telemetry unit'], 'profile-telemetry', 'Brine', { scan: 500 }),
+  station('aislesim', 170, 'AisleSim', ['simulator'], 'profile-simulator', 'Plant controls', { scan: 50 }),
   station('busbridge', 180, 'BusBridge', ['router'], 'profile-router', 'Evaporators'),
   station('defrostctl', 190, 'DefrostCtl', ['controller'], 'profile-large', 'Evaporators'),
   station('servicelaptop', 200, 'ServiceLaptop', ['workstation'], 'profile-workstation', 'Plant controls'),

@@ -43,8 +43,16 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./exchanges/exchange-page')).ExchangePage }),
       },
       {
+        path: 'exchanges/:exchange/running',
+        lazy: async () => ({ Component: (await import('./exchanges/running/running-page')).RunningPage }),
+      },
+      {
         path: 'exchanges/:exchange/print',
         lazy: async () => ({ Component: (await import('./exchanges/print-page')).PrintPage }),
+      },
+      {
+        path: 'structures',
+        lazy: async () => ({ Component: (await import('./structures/structures-page')).StructuresPage }),
       },
       { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
       { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },

@@ -11,7 +11,7 @@ import {
   type Verdict,
 } from '@dialoga/core';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
@@ -132,7 +132,10 @@ export function ExchangesPage() {
         <p>
           {rows.length} {rows.length === 1 ? 'exchange' : 'exchanges'}, {agreed} of {results.length} lanes agreed
         </p>
-        <BoxButton style={{ marginLeft: 'auto' }} autoFocus={rows.length === 0} onPress={() => setBeginning(true)}>
+        <Link to={`/p/${projectId}/structures`} style={{ marginLeft: 'auto' }}>
+          Structures
+        </Link>
+        <BoxButton autoFocus={rows.length === 0} onPress={() => setBeginning(true)}>
           New exchange
         </BoxButton>
       </PageTitle>

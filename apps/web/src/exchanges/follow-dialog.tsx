@@ -1,4 +1,6 @@
-import { follow, type Age, type Hop } from '@dialoga/core';
+import { affectedBy, editLane, follow, hopSamples, type Age, type Hop, type HopSample } from '@dialoga/core';
+import { InlineInput } from '../forms/inline-input';
+import { useEdits } from '../stations/use-edits';
 import { Dialog, Heading } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -23,7 +25,7 @@ const List = styled.ol`
   list-style: none;
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1.3fr) minmax(0, 1.4fr) minmax(0, 1fr) 96px;
+    grid-template-columns: minmax(0, 1.2fr) minmax(0, 2fr) minmax(0, 1fr) 96px;
     gap: ${space[3]}px;
     align-items: baseline;
     min-height: 26px;
@@ -43,9 +45,14 @@ interface Props {
 
 /** Where a value comes from and where it goes, hop by hop, with how old it can be at the end. */
 export function FollowDialog({ claim, item, onClose }: Props) {
+  const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const goes = follow(project, claim, item, 'forward');
   const comes = follow(project, claim, item, 'back');
+  const commit = useEdits();
+  const samples = hopSamples(project, goes);
+  const reached = affectedBy(project, claim);
+  const lane = project.get('lane', project.get('claim', claim)?.lane ?? '');
   const [start] = goes;
   const name = start && project.get('station', start.station)?.name;
   return (
@@ -56,9 +63,37 @@ export function FollowDialog({ claim, item, onClose }: Props) {
             The way of {start?.name ?? 'a value'} of {name}
           </Heading>
           <h3>It goes to</h3>
-          <Hops hops={goes} nothing="Nothing takes it from there." />
+          <Hops hops={goes} samples={samples} nothing="Nothing takes it from there." />
           <h3>It comes from</h3>
           <Hops hops={comes} nothing="Nothing puts it there: it begins here." />
+          {lane && (
+            <p>
+              Where it is used it may be{' '}
+              <InlineInput
+                label="Most age allowed"
+                value={lane.mostAge ? `${lane.mostAge} ms` : ''}
+                placeholder="of any age"
+                onCommit={(text) => commit('Age allowed', [editLane(lane, 'mostAge', text)])}
+              />{' '}
+              old; its shortest signal lasts{' '}
+              <InlineInput
+                label="Shortest signal"
+                value={lane.shortest ? `${lane.shortest} ms` : ''}
+                placeholder="not said"
+                onCommit={(text) => commit('Shortest signal', [editLane(lane, 'shortest', text)])}
+              />
+            </p>
+          )}
+          <h3>Who is affected when it changes</h3>
+          {reached.length === 0 && <p>Nobody else.</p>}
+          <ul>
+            {reached.map(({ station, why, what, cell }, i) => (
+              <li key={i} dir="auto">
+                <Link to={linkToCell(project, projectId, cell)}>{project.get('station', station)?.name}</Link>, {what}{' '}
+                <small>{why}</small>
+              </li>
+            ))}
+          </ul>
           <footer style={{ paddingTop: space[4] }}>
             <BoxButton autoFocus onPress={onClose}>
               Close
@@ -70,7 +105,14 @@ export function FollowDialog({ claim, item, onClose }: Props) {
   );
 }
 
-function Hops({ hops, nothing }: { hops: readonly Hop[]; nothing: string }) {
+interface HopsProps {
+  hops: readonly Hop[];
+  /** what a telling value looks like at each */
+  samples?: readonly (HopSample | null)[];
+  nothing: string;
+}
+
+function Hops({ hops, samples, nothing }: HopsProps) {
   const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   if (hops.length < 2) return <p>{nothing}</p>;
@@ -95,6 +137,11 @@ function Hops({ hops, nothing }: { hops: readonly Hop[]; nothing: string }) {
             <span>
               <Code>{hop.address || 'no address yet'}</Code>
               {hop.swap !== '' && <small> {hop.swap}</small>}
+              {samples?.[i] && (
+                <small style={{ paddingLeft: space[4] }}>
+                  <Code>{samples[i].bytes}</Code> {samples[i].value}
+                </small>
+              )}
             </span>
             <small dir="auto">{hop.by}</small>
             <small title={[...hop.age.terms, ...hop.age.unknown.map((u) => `${u}: not known`)].join(' + ')}>

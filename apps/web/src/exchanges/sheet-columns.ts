@@ -14,7 +14,7 @@ const page = (side: 'left' | 'right', address: number): GridColumn[] => [
     page: side === 'right',
   },
   { id: `${side} direction`, title: 'Writes or reads', track: '48px', quiet: true },
-  { id: `${side} area`, title: 'Area', track: 'minmax(0, 0.5fr)' },
+  { id: `${side} area`, title: 'Area, unit', track: 'minmax(0, 0.5fr)' },
   { id: `${side} address`, title: 'Address', track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
   { id: `${side} length`, title: 'Length', track: '78px', right: true },
   { id: `${side} type`, title: 'Type', track: 'minmax(86px, 0.9fr)' },

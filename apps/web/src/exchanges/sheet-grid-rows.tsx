@@ -1,5 +1,6 @@
 import {
   OPENNESS,
+  TRIGGERS,
   ruleOf,
   SHEET_COLUMNS,
   sheetRows,
@@ -112,8 +113,14 @@ const PATH_OF: Record<SheetColumn | SecondLineColumn, string> = {
   swap: 'swap',
   slot: 'slot',
   open: 'open',
+  trigger: 'trigger',
 };
-const ITEM_PATH_OF: Partial<Record<SheetColumn, string>> = { name: 'name', address: 'offset', type: 'type' };
+const ITEM_PATH_OF: Partial<Record<SheetColumn, string>> = {
+  name: 'name',
+  area: 'unit',
+  address: 'offset',
+  type: 'type',
+};
 
 function pageCells(cells: PageCells | null, claim: string | undefined, key: string | undefined, wrong: Set<string>) {
   return SHEET_COLUMNS.map((column): GridCell => {
@@ -128,7 +135,7 @@ function pageCells(cells: PageCells | null, claim: string | undefined, key: stri
       mono: MONO.includes(column),
       right: column === 'length',
       unread: cell?.unread,
-      differs: claim !== undefined && column !== 'area' && wrong.has(`claim:${claim}:${path}`),
+      differs: claim !== undefined && (column !== 'area' || key !== undefined) && wrong.has(`claim:${claim}:${path}`),
       ...(column === 'direction' && key === undefined ? { options: DIRECTION_WORDS } : {}),
     };
   });
@@ -199,6 +206,9 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
         differs: claim !== undefined && wrong.has(`claim:${claim}:${PATH_OF[field]}`),
       });
       if (!cells) return null;
+      if (column === 'name' && !cells.slot) {
+        return { ...wide('trigger', cells.trigger?.text || ''), options: TRIGGERS };
+      }
       if (column === 'name' && cells.slot) return wide('slot', cells.slot.text ? `slot ${cells.slot.text}` : 'slot …');
       if (column === 'direction' && cells.open) {
         const through = start + SHEET_COLUMNS.indexOf('area');
@@ -256,9 +266,8 @@ function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<str
   };
 }
 
-/** Of an item, direction and area are the lane's: no cells. */
-const onlyEditable = (cell: GridCell, i: number): GridCell | null =>
-  SHEET_COLUMNS[i] === 'direction' || SHEET_COLUMNS[i] === 'area' ? null : cell;
+/** Of an item, the direction is the lane's: no cell. Where the lane has its area, a value has its unit. */
+const onlyEditable = (cell: GridCell, i: number): GridCell | null => (SHEET_COLUMNS[i] === 'direction' ? null : cell);
 
 /** What each end says, under its own page, and the fix between them. */
 function differenceRow(state: SheetState, finding: Finding): GridRow {

@@ -7,7 +7,7 @@ import {
   fillLanes,
   fillValues,
   formatBits,
-  lanesFromLandings,
+  laneName,
   pageTotals,
   pasteItems,
   pasteLanes,
@@ -37,6 +37,8 @@ import { TextButton } from '../theme/parts';
 import { ExchangeSettings } from './exchange-settings';
 import { ExplainDialog } from './explain-dialog';
 import { FollowDialog } from './follow-dialog';
+import { GiveWayDialog } from './give-way-dialog';
+import { lanesMade } from './lanes-made';
 import { FillDialog } from './fill-dialog';
 import { useFolded } from './map/folded';
 import { SheetMapSection } from './map/sheet-map';
@@ -78,6 +80,7 @@ export function SheetPage() {
   const [following, setFollowing] = useState<{ claim: string; item: string | null } | null>(null);
   const [filling, setFilling] = useState<CellAt | null>(null);
   const [asking, setAsking] = useState<'mirror' | 'shift' | null>(null);
+  const [giving, setGiving] = useState<string | null>(null);
   const [folded, setFolded] = useFolded();
   const exchange = project.get('exchange', id);
   const address = useSheetAddress(project, exchange);
@@ -131,8 +134,7 @@ export function SheetPage() {
     );
   }
 
-  // Lanes of remote I/O follow from what the controllers say of the modules.
-  const follow = exchange.kind === 'remote I/O' ? lanesFromLandings(project, exchange, newId) : [];
+  const made = lanesMade(project, exchange);
   const endAt = (column: number): End => (column < DIFFERENCE_COLUMN ? left : right);
   const sheetColumn = (column: number): SheetColumn =>
     SHEET_COLUMNS[column < DIFFERENCE_COLUMN ? column - LEFT_START : column - RIGHT_START] ?? 'name';
@@ -141,7 +143,7 @@ export function SheetPage() {
   function sheetEdit({ row, column, text }: CellEdit): SheetEdit {
     const [kind = '', lane = '', key] = row.split(':');
     const name = sheetColumn(column);
-    const second = SECOND_LINE[name] ?? 'swap';
+    const second = name === 'name' && exchange!.kind !== 'coupler area' ? 'trigger' : (SECOND_LINE[name] ?? 'swap');
     const base = { end: endAt(column), column: kind === 'second' ? second : name, text };
     if (kind === 'newlane') return { ...base, lane: null };
     if (kind === 'newitem') return { ...base, lane, key: null };
@@ -216,6 +218,7 @@ export function SheetPage() {
   }
   const toExplain = explaining && project.get('lane', explaining.lane);
   const toFill = filling && fillFrom(filling);
+  const toGive = giving && project.get('lane', giving);
 
   return (
     <>
@@ -225,6 +228,17 @@ export function SheetPage() {
           item={explaining.item}
           findings={counting.filter((f) => f.lane === toExplain.id)}
           onClose={() => setExplaining(null)}
+        />
+      )}
+      {toGive && (
+        <GiveWayDialog
+          lane={toGive}
+          ends={[left, right]}
+          onGive={(changes, station) => {
+            dispatch(edit(`${laneName(project, toGive)}: ${station} gives way`, changes));
+            setGiving(null);
+          }}
+          onClose={() => setGiving(null)}
         />
       )}
       {following && <FollowDialog {...following} onClose={() => setFollowing(null)} />}
@@ -275,9 +289,9 @@ export function SheetPage() {
           <TextButton aria-keyshortcuts="Alt+M" onPress={() => setFolded(!folded)}>
             {folded ? 'Show map' : 'Fold map'}
           </TextButton>
-          {follow.length > 0 && (
-            <TextButton onPress={() => dispatch(edit(`${exchange.name}: lanes from the landings`, follow))}>
-              Lanes from the landings
+          {made.changes.length > 0 && (
+            <TextButton onPress={() => dispatch(edit(`${exchange.name}: ${made.label.toLowerCase()}`, made.changes))}>
+              {made.label}
             </TextButton>
           )}
           <TextButton onPress={() => setAsking('mirror')}>Mirror</TextButton>
@@ -286,6 +300,7 @@ export function SheetPage() {
           <TextButton onPress={() => print()} aria-keyshortcuts="Control+P">
             Print
           </TextButton>
+          <TextButton onPress={() => void navigate(`/p/${projectId}/exchanges/${id}/running`)}>How it runs</TextButton>
           <TextButton aria-expanded={settings} onPress={() => setSettings(!settings)}>
             Settings
           </TextButton>
@@ -340,9 +355,8 @@ export function SheetPage() {
         onFillDown={setFilling}
         onCursor={({ row, column }) => {
           if (wish) setWish(null);
-          const at = linkAt(row, column, left, right, (lane, end) =>
-            childrenOf(project, 'claim', lane).find((c) => c.end === end),
-          );
+          const claimOf = (lane: string, end: string) => childrenOf(project, 'claim', lane).find((c) => c.end === end);
+          const at = linkAt(row, column, left, right, claimOf, exchange.kind === 'coupler area');
           address.nameCell(at);
         }}
         onKey={(event, at) => {
@@ -359,6 +373,10 @@ export function SheetPage() {
           }
           if (event.key.toLowerCase() === 'i' && (event.ctrlKey || event.metaKey) && explains) {
             setExplaining({ lane, ...(kind === 'item' ? { item: key } : {}) });
+            return true;
+          }
+          if (event.key.toLowerCase() === 'g' && (event.ctrlKey || event.metaKey) && explains) {
+            setGiving(lane);
             return true;
           }
           if (event.key !== 'Delete' || !event.ctrlKey) return false;

@@ -35,7 +35,7 @@ test('what the address bar names is where its link leads: every cell of every ro
   let checked = 0;
   for (const row of all) {
     row.cells.forEach((cell, column) => {
-      const link = cell && linkAt(row.id, column, left!, right!, claimAt);
+      const link = cell && linkAt(row.id, column, left!, right!, claimAt, false);
       if (!link) return;
       const place = gridPlace(cellOf(link), left!, right!, (id) => project.get('claim', id));
       // Area and address share one field: its link leads to the address.

@@ -19,6 +19,8 @@ const PATH_COLUMNS: Record<string, SheetColumn> = {
   type: 'type',
   swap: 'type',
   slot: 'name',
+  trigger: 'name',
+  unit: 'area',
   open: 'direction',
 };
 
@@ -38,7 +40,7 @@ export function gridPlace(
   if (head === 'items') {
     return { row: `item:${claim.lane}:${key}`, column: first + SHEET_COLUMNS.indexOf(PATH_COLUMNS[field] ?? 'name') };
   }
-  const second = Object.values(SECOND_PATHS).includes(head);
+  const second = head === 'trigger' || Object.values(SECOND_PATHS).includes(head);
   return {
     row: `${second ? 'second' : 'lane'}:${claim.lane}`,
     column: first + SHEET_COLUMNS.indexOf(PATH_COLUMNS[head] ?? 'name'),
@@ -54,7 +56,7 @@ const COLUMN_PATHS: Record<SheetColumn, string> = {
   type: 'type',
 };
 
-/** What stands on the second line under a column. */
+/** What stands on the second line under a column; under the name of a lane that has no slots, its trigger. */
 const SECOND_PATHS: Partial<Record<SheetColumn, string>> = {
   name: 'slot',
   direction: 'open',
@@ -70,6 +72,7 @@ export function linkAt(
   left: End,
   right: End,
   claimAt: (lane: string, end: string) => { id: string } | undefined,
+  slots: boolean,
 ): string | null {
   const [kind = '', lane = '', key = ''] = row.split(':');
   const onLeft = column < DIFFERENCE_COLUMN;
@@ -79,10 +82,10 @@ export function linkAt(
   const claim = claimAt(lane, end);
   if (!claim) return ['lane', lane, 'claims', end].join(':');
   if (kind === 'item') {
-    return ['claim', claim.id, 'items', key, name === 'address' ? 'offset' : name === 'type' ? 'type' : 'name'].join(
-      ':',
-    );
+    const field = { address: 'offset', type: 'type', area: 'unit' }[name as string] ?? 'name';
+    return ['claim', claim.id, 'items', key, field].join(':');
   }
-  const path = kind === 'second' ? (SECOND_PATHS[name] ?? 'swap') : COLUMN_PATHS[name];
+  const under = name === 'name' && !slots ? 'trigger' : (SECOND_PATHS[name] ?? 'swap');
+  const path = kind === 'second' ? under : COLUMN_PATHS[name];
   return ['claim', claim.id, path].join(':');
 }

@@ -5,6 +5,19 @@ const LINE_FIELDS_OF_A_PORT = new Set(
   Object.values(LINE_FIELDS).flatMap((fields) => fields.map((field) => linePath(field)[0]!)),
 );
 
+/** What says how an exchange runs has a page of its own. */
+const RUNNING = new Set([
+  'cadence',
+  'timeout',
+  'responseDelay',
+  'keepAlive',
+  'inactivity',
+  'watchedBy',
+  'onLoss',
+  'start',
+]);
+const ENDS_RUNNING = new Set(['references', 'elementBits', 'permitted']);
+
 /** The address at which a cell is shown, with the cell named in it. */
 export function linkToCell(project: Project, projectId: string, cell: Cell): string {
   const at = `at=${encodeURIComponent([cell.kind, cell.id, ...cell.path].join(':'))}`;
@@ -16,10 +29,14 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
     }
     case 'lane':
       return to(`exchanges/${project.get('lane', cell.id)?.exchange ?? ''}`);
-    case 'end':
-      return to(`exchanges/${project.get('end', cell.id)?.exchange ?? ''}`);
+    case 'end': {
+      const running = ENDS_RUNNING.has(cell.path[0] ?? '') ? '/running' : '';
+      return to(`exchanges/${project.get('end', cell.id)?.exchange ?? ''}${running}`);
+    }
     case 'exchange':
-      return to('exchanges');
+      return to(RUNNING.has(cell.path[0] ?? '') ? `exchanges/${cell.id}/running` : 'exchanges');
+    case 'structure':
+      return to('structures');
     case 'network':
       return to('wiring');
     case 'port':

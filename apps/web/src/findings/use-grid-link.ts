@@ -6,7 +6,7 @@ import { cellFromLink } from './link';
 /** What a grid shows: entities of one kind, or the entries of a list that they have. */
 export interface Shown {
   kind: Kind;
-  list?: 'views' | 'reservations' | 'told';
+  list?: 'views' | 'reservations' | 'told' | 'members';
   /** the field of each column; null: none that a link names */
   fields: readonly (string | null)[];
 }
@@ -15,9 +15,12 @@ export interface Shown {
 function placeOf(cell: Cell, { kind, list, fields }: Shown): CellAt | null {
   if (cell.kind !== kind) return null;
   const [head, key, field] = cell.path;
-  const inList = head === 'views' || head === 'reservations' || head === 'told' ? head : undefined;
+  const inList =
+    head === 'views' || head === 'reservations' || head === 'told' || head === 'members' ? head : undefined;
   if (inList !== list) return null;
-  const column = fields.indexOf((list ? field : head) ?? null);
+  const whole = cell.path.join('.');
+  const named = list ? field : fields.includes(whole) ? whole : head;
+  const column = fields.indexOf(named ?? null);
   const first = fields.findIndex((f) => f !== null);
   return { row: list ? `${cell.id} ${key}` : cell.id, column: column < 0 ? first : column };
 }
@@ -26,7 +29,7 @@ function linkOf({ row, column }: CellAt, { kind, list, fields }: Shown): string 
   if (row.startsWith('new')) return null;
   const field = fields[column] ?? fields.find((f) => f !== null) ?? '';
   const [id = '', key = ''] = row.split(' ');
-  return [kind, id, ...(list ? [list, key] : []), field].join(':');
+  return [kind, id, ...(list ? [list, key] : []), ...field.split('.')].join(':');
 }
 
 /** A grid's cursor and the address bar: it goes to the cell that a link names, and names the cell that it is on. */

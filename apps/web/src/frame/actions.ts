@@ -31,6 +31,7 @@ export function useActions(): Action[] {
     go('Go to Stations', 'stations'),
     go('Go to Wiring', 'wiring'),
     go('Go to Profiles', 'profiles'),
+    go('Go to Structures', 'structures'),
     go('Bring in a hardware list', 'hardware-list'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Findings', 'findings'),

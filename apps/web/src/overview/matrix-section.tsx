@@ -4,7 +4,8 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
-import { Section, SectionHead } from '../theme/parts';
+import { useEndToEnd } from './use-overview';
+import { Section, SectionHead, TextButton } from '../theme/parts';
 import { colour, font, size, space } from '../theme/tokens';
 import { isListed } from './matrix-form';
 
@@ -115,7 +116,10 @@ const keyOf = ({ source, sink }: MatrixCell) => `${source} ${sink}`;
 const bytes = (bits: number) => Math.ceil(bits / 8);
 
 /** Sources down, sinks across; above thirty stations or where most of it is empty, the same as a list. */
-export function MatrixSection({ matrix }: { matrix: Matrix }) {
+export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
+  const [whole, setWhole] = useState(false);
+  const endToEnd = useEndToEnd(whole);
+  const matrix = endToEnd ?? eachLane;
   const [chosen, setChosen] = useState<string | null>(null);
   const project = useStateOf((s) => s.project.project)!;
   const name = (id: string) => project.get('station', id)?.name ?? '';
@@ -143,7 +147,16 @@ export function MatrixSection({ matrix }: { matrix: Matrix }) {
     <Section aria-label="Exchange matrix">
       <SectionHead>
         <h2>Exchange matrix</h2>
-        <p>who sends what to whom; a cell opens its lanes</p>
+        <p>
+          {whole && !endToEnd
+            ? 'following every value …'
+            : whole
+              ? 'where data begins and where it ends, through gateways and copies'
+              : 'who sends what to whom; a cell opens its lanes'}
+        </p>
+        <TextButton aria-pressed={whole} onPress={() => setWhole(!whole)}>
+          {whole ? 'Each lane' : 'End to end'}
+        </TextButton>
       </SectionHead>
       {isListed(matrix) ? (
         <List>

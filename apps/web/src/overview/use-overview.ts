@@ -1,4 +1,4 @@
-import type { Overview } from '@dialoga/core';
+import type { Matrix, Overview } from '@dialoga/core';
 import { useEffect, useState } from 'react';
 import { useStateOf } from '../store/store';
 import { checker } from '../worker/checker';
@@ -18,4 +18,21 @@ export function useOverview(): Overview | null {
     };
   }, [ready, order, lanes]);
   return overview;
+}
+
+/** The matrix from first sources to last sinks, made anew after each check as long as it is asked for. */
+export function useEndToEnd(asked: boolean): Matrix | null {
+  const { ready, order, lanes } = useStateOf((s) => s.findings);
+  const [matrix, setMatrix] = useState<Matrix | null>(null);
+  useEffect(() => {
+    if (!ready || !asked) return;
+    let open = true;
+    void checker()
+      .endToEnd()
+      .then((made) => open && setMatrix(made));
+    return () => {
+      open = false;
+    };
+  }, [ready, asked, order, lanes]);
+  return asked ? matrix : null;
 }

@@ -114,6 +114,7 @@ export function FactsSection({ station }: { station: Station }) {
         {field('Party', 'party', station.party, PARTIES[0])}
         {field('Taken from', 'takenFrom', takenFromText(station), 'this project')}
         {field('Access', 'guard', station.guard ?? '', 'not said')}
+        {field('Lets others do', 'fromOutside', station.fromOutside ?? '', 'not said')}
         {field('Comment', 'comment', station.comment ?? '', 'none')}
         <div>
           <dt>Seen</dt>

@@ -3,6 +3,7 @@ import {
   editReservation,
   entriesInOrder,
   formatBits,
+  mayStartText,
   memoryOf,
   refused,
   set,
@@ -17,7 +18,7 @@ import { useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
 import { useEdits } from './use-edits';
 
-const FIELDS: readonly (ReservationColumn | null)[] = [null, 'from', 'length', 'owner', 'reason'];
+const FIELDS: readonly (ReservationColumn | null)[] = [null, 'from', 'length', 'owner', 'reason', 'puts', 'mayStart'];
 const SHOWN: Shown = { kind: 'area', list: 'reservations', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'area', title: 'Area', track: 'minmax(90px, 1fr)' },
@@ -25,6 +26,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'length', title: 'Length', track: '80px', right: true },
   { id: 'owner', title: 'Taken by', track: 'minmax(110px, 1fr)' },
   { id: 'reason', title: 'Reason', track: 'minmax(120px, 1.4fr)' },
+  { id: 'puts', title: 'It writes there', track: '104px' },
+  { id: 'mayStart', title: 'May start at', track: 'minmax(120px, 0.8fr)' },
 ];
 
 /** Parts of areas that something else takes. */
@@ -47,6 +50,13 @@ export function ReservationsGrid({ station }: { station: string }) {
         { text: formatBits(r.length, area.wordBits), editable: true, right: true, mono: true },
         { text: r.owner, editable: true },
         { text: r.reason ?? '', editable: true },
+        { text: r.puts ? 'yes' : 'no', editable: true, options: ['yes', 'no'], muted: !r.puts },
+        {
+          text: mayStartText(project, area, r),
+          show: mayStartText(project, area, r) || 'anywhere',
+          editable: true,
+          mono: true,
+        },
       ],
     }));
   });

@@ -5,8 +5,9 @@ import { NothingHere } from '../frame/nothing-here';
 import { Counts } from '../marks/counts';
 import { useCounting } from '../store/checked';
 import { useStateOf } from '../store/store';
-import { PageTitle, Section, SectionHead } from '../theme/parts';
+import { PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
+import { BlockPartsGrid } from './block-parts-grid';
 import { AreasGrid } from './areas-grid';
 import { CopiesGrid } from './copies-grid';
 import { TagsGrid } from './tags-grid';
@@ -21,18 +22,6 @@ import { ReservationsGrid } from './reservations-grid';
 import { SettingsGrid } from './settings-grid';
 import { SlotsSection } from './slots-section';
 import { ViewsGrid } from './views-grid';
-
-const Scroll = styled.div`
-  overflow: auto;
-  min-height: 0;
-  flex: 1;
-`;
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  border-top: 1px solid ${colour.hairline};
-`;
 
 const Touching = styled.ul`
   li {
@@ -149,18 +138,17 @@ export function StationPage() {
           </SectionHead>
           <ViewsGrid station={id} />
         </Section>
-        <Columns>
-          <Section aria-label="Layout rule">
-            <LayoutSection station={station} />
-          </Section>
-          <Section aria-label="Reserved ranges">
-            <SectionHead>
-              <h2>Reserved ranges</h2>
-              <p>taken by something else</p>
-            </SectionHead>
-            <ReservationsGrid station={id} />
-          </Section>
-        </Columns>
+        <Section aria-label="Layout rule" style={{ maxWidth: 640 }}>
+          <LayoutSection station={station} />
+        </Section>
+        <Section aria-label="Reserved ranges">
+          <SectionHead>
+            <h2>Reserved ranges</h2>
+            <p>taken by something else; what stands where in them, and what its program sets or sees there</p>
+          </SectionHead>
+          <ReservationsGrid station={id} />
+          <BlockPartsGrid station={id} />
+        </Section>
         <Section aria-label="Exchanges that touch it">
           <h2>Exchanges that touch it</h2>
           {exchanges.length === 0 && <p>none yet</p>}

@@ -46,6 +46,13 @@ export const Differs = styled.span`
   border-bottom: 2px solid ${colour.differs};
 `;
 
+/** What scrolls under a page's title. */
+export const Scroll = styled.div`
+  overflow: auto;
+  min-height: 0;
+  flex: 1;
+`;
+
 export const PageTitle = styled.header`
   display: flex;
   align-items: baseline;

@@ -9,6 +9,7 @@ import { colour } from '../theme/tokens';
 import { AddressLedger } from './address-ledger';
 import { AlsoTypedIn } from './also-typed-in';
 import { AttachmentTable, type Chosen } from './attachment-table';
+import { EthernetLoads } from './ethernet-loads';
 import { LineSettings } from './line-settings';
 import { KindSettings, NetworksGrid } from './networks-grid';
 
@@ -79,6 +80,7 @@ export function WiringPage() {
             </SectionHead>
             <NetworksGrid />
             <KindSettings />
+            <EthernetLoads />
           </Section>
         </Aside>
       </Beside>

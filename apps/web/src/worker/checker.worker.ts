@@ -6,7 +6,9 @@ import {
   compareRevisions,
   counting,
   inOrderOfWork,
+  endToEndMatrix,
   overviewOf,
+  type Matrix,
   stripOf,
   type Accepted,
   type ChangeSet,
@@ -83,6 +85,11 @@ const checker = {
     const lanes = engine.laneResults;
     const findings = inOrderOfWork(counting(engine.findings, project), project);
     return overviewOf(project, (lane) => lanes.get(lane)?.verdict, findings);
+  },
+  endToEnd(): Matrix | null {
+    if (!project || !engine) return null;
+    const lanes = engine.laneResults;
+    return endToEndMatrix(project, (lane) => lanes.get(lane)?.verdict, counting(engine.findings, project));
   },
   find(query: string): Hit[] {
     if (!project || !engine) return [];

@@ -13,6 +13,7 @@ import {
   TRANSFERS,
 } from '../model/words.js';
 import { PROTOCOL_CHOICES, protocolOf } from '../protocol/catalogue.js';
+import { parseTime } from '../time/parse-time.js';
 import { OTHER_FACTS, OTHER_ID } from '../protocol/other.js';
 import type { ToldField } from '../protocol/protocol.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
@@ -25,6 +26,9 @@ export type ExchangeField =
   | 'cadence'
   | 'timeout'
   | 'responseDelay'
+  | 'keepAlive'
+  | 'inactivity'
+  | 'watchedBy'
   | LossField
   | 'factName'
   | 'carries'
@@ -35,16 +39,13 @@ export type ExchangeField =
 /** What is decided for the time when the link is gone. */
 export type LossField = 'sinks' | 'source' | 'back' | 'notRepeated';
 
-const DAY_MS = 86_400_000;
-
-const TIME_WORDS = { cadence: 'a cadence', timeout: 'a timeout', responseDelay: 'a response delay' };
-
-/** `100`, `100 ms`, `2 s`, `1 min`; empty means on request. Gives ms. */
-function parseTime(text: string, what: string) {
-  const match = /^(\d{1,9})\s*(ms|s|min)?$/i.exec(text.trim());
-  const factor = { ms: 1, s: 1000, min: 60_000 }[(match?.[2] ?? 'ms').toLowerCase() as 'ms' | 's' | 'min'];
-  return parseWhole(match ? String(Number(match[1]) * factor) : text, 1, DAY_MS, `${what} in ms`);
-}
+const TIME_WORDS = {
+  cadence: 'a cadence',
+  timeout: 'a timeout',
+  responseDelay: 'a response delay',
+  keepAlive: 'a keep-alive time',
+  inactivity: 'an inactivity time',
+};
 
 /** Typed or chosen text into one field of an exchange. */
 export function editExchange(exchange: Exchange, field: ExchangeField, text: string): FieldEdit {
@@ -81,6 +82,8 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
     }
     case 'cadence':
     case 'responseDelay':
+    case 'keepAlive':
+    case 'inactivity':
     case 'timeout': {
       if (clean === '') return changed(set('exchange', exchange, [field], null));
       const time = parseTime(clean, TIME_WORDS[field]);
@@ -90,6 +93,8 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
       const kind = parseWord(clean, EXCHANGE_KINDS, 'kind of exchange');
       return kind.ok ? changed(set('exchange', exchange, ['kind'], kind.value)) : refused(kind);
     }
+    case 'watchedBy':
+      return changed(set('exchange', exchange, ['watchedBy'], clean || undefined));
     case 'sinks':
       return loss(SINKS_ON_LOSS, 'behaviour of the sinks');
     case 'source':

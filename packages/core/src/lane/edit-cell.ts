@@ -14,7 +14,7 @@ import { lengthUnit } from './length-unit.js';
 import { parseSwap } from './swap-words.js';
 
 import type { SecondLineColumn, SheetColumn } from './sheet.js';
-import { DIRECTIONS, OPENNESS, type Direction } from '../model/words.js';
+import { DIRECTIONS, OPENNESS, TRIGGERS, type Direction } from '../model/words.js';
 import { parseWhole, parseWord } from '../station/field-edit.js';
 import { readPlace } from '../tags/read-place.js';
 import { placeOf, realPlace } from '../tags/tag-place.js';
@@ -73,6 +73,13 @@ export function editLaneCell(
       return slot.ok
         ? { claim: { ...claim, slot: slot.value }, problem: null }
         : { claim, problem: unreadSentence(slot) };
+    }
+    case 'trigger': {
+      if (clean === '') return { claim: { ...claim, trigger: null }, problem: null };
+      const trigger = parseWord(clean, TRIGGERS, 'trigger');
+      return trigger.ok
+        ? { claim: { ...claim, trigger: trigger.value }, problem: null }
+        : { claim, problem: unreadSentence(trigger) };
     }
     case 'open': {
       if (clean === '') return { claim: { ...claim, open: null }, problem: null };
@@ -174,6 +181,8 @@ export function editItemCell(
       const { value, problem } = kept(clean, offsetOf(reader, claim, place.value, clean));
       return { claim: withItem({ ...item, offset: value }), problem };
     }
+    case 'area':
+      return { claim: withItem({ ...item, unit: clean || undefined }), problem: null };
     default:
       return { claim, problem: `the ${column} of a value follows from its type and its lane` };
   }

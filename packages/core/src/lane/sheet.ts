@@ -18,12 +18,12 @@ import { lengthUnit } from './length-unit.js';
 import { SWAP_WORDS } from './swap-words.js';
 
 /**
- * Columns of both pages, in this order on both; `slot`, `open`, `told`, `header` and
- * `swap` stand on a second line under name, direction, address, length and type.
+ * Columns of both pages, in this order on both; of a value the area is its unit of measure. `slot` or `trigger`, `open`, `told`,
+ * `header` and `swap` stand on a second line under name, direction, address, length and type.
  */
 export const SHEET_COLUMNS = ['name', 'direction', 'area', 'address', 'length', 'type'] as const;
 export type SheetColumn = (typeof SHEET_COLUMNS)[number];
-export type SecondLineColumn = 'told' | 'header' | 'swap' | 'slot' | 'open';
+export type SecondLineColumn = 'told' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
 
 export interface SheetCell {
   text: string;
@@ -123,6 +123,7 @@ function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): 
     length: typedOr(claim.length, formatLength),
     type: typeCell(reader, claim),
     header: cell(claim.header ? formatBits(claim.header, lengthUnit(reader, claim)) : ''),
+    trigger: cell(claim.trigger ?? ''),
     swap: cell(claim.swap === null ? (end.swap === 'none' ? '' : SWAP_WORDS[end.swap]) : SWAP_WORDS[claim.swap]),
   };
   if (exchange.kind === 'coupler area') cells.slot = cell(typeof claim.slot === 'number' ? String(claim.slot) : '');
@@ -152,7 +153,7 @@ function itemCells(reader: Reader, claim: Claim, key: string): PageCells | null 
   return {
     name: cell(item.name),
     direction: { text: '', derived: true },
-    area: { text: '', derived: true },
+    area: cell(item.unit ?? ''),
     address: isTyped(item.offset) ? { text: item.offset.typed, unread: true } : cell(address),
     length: { text: size === null ? '' : formatBits(size, unit), derived: true },
     type: typedOr(item.type, formatType),

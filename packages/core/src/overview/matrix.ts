@@ -44,9 +44,7 @@ export function exchangeMatrix(
   verdictOf: (lane: string) => Verdict | undefined,
   findings: Iterable<Finding>,
 ): Matrix {
-  const blocked = new Set<string>();
-  for (const f of findings)
-    if (f.severity === 'blocker' && !f.lane && f.about.kind === 'exchange') blocked.add(f.about.id);
+  const blocked = blockedExchanges(findings);
   const cells = new Map<string, MatrixCell>();
   for (const exchange of inOrder(project, 'exchange')) {
     const ends = childrenOf(project, 'end', exchange.id);
@@ -65,15 +63,29 @@ export function exchangeMatrix(
       }
     }
   }
-  for (const cell of cells.values()) cell.heldUp &&= GOOD.includes(cell.verdict);
+  return matrixOf(project, cells.values());
+}
+
+/** The cells in order, each held up only where its own lanes agree. */
+export function matrixOf(project: Project, made: Iterable<MatrixCell>): Matrix {
+  const cells = [...made];
+  for (const cell of cells) cell.heldUp &&= GOOD.includes(cell.verdict);
   const rank = new Map(inOrder(project, 'station').map((station, i) => [station.id, i]));
   const place = (id: string) => rank.get(id) ?? 0;
-  const sorted = [...cells.values()].sort((a, b) => place(a.source) - place(b.source) || place(a.sink) - place(b.sink));
+  const sorted = cells.sort((a, b) => place(a.source) - place(b.source) || place(a.sink) - place(b.sink));
   const among = (ids: string[]) => {
     const set = new Set(ids);
     return inOrder(project, 'station').filter((station) => set.has(station.id));
   };
   return { sources: among(sorted.map((c) => c.source)), sinks: among(sorted.map((c) => c.sink)), cells: sorted };
+}
+
+/** Exchanges with a Blocker that is about none of their lanes. */
+export function blockedExchanges(findings: Iterable<Finding>): Set<string> {
+  const blocked = new Set<string>();
+  for (const f of findings)
+    if (f.severity === 'blocker' && !f.lane && f.about.kind === 'exchange') blocked.add(f.about.id);
+  return blocked;
 }
 
 /**

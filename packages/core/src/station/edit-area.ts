@@ -19,7 +19,8 @@ import {
 } from '../model/words.js';
 import { parseAddress } from '../address/parse-address.js';
 import { memoryOf } from '../address/memory.js';
-import { lengthBits, parseLength } from '../address/length.js';
+import { formatBits, lengthBits, parseLength } from '../address/length.js';
+import { spanAddresses } from '../address/format-address.js';
 import { locate, spansOf } from '../address/resolve.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
@@ -134,7 +135,17 @@ function oneOf(area: Area, path: string[], text: string, words: readonly string[
   return word.ok ? changed(set('area', area, path, word.value)) : refused(word);
 }
 
-export type ReservationColumn = 'from' | 'length' | 'owner' | 'reason';
+export type ReservationColumn = 'from' | 'length' | 'owner' | 'reason' | 'puts' | 'mayStart';
+
+const MAY_START = /^(.+?)(?:\s+every\s+(.+))?$/i;
+
+/** `w1200 every 16 words`: where a reserved range may start; empty: anywhere. */
+export function mayStartText(reader: Reader, area: Area, { firstStart, startStep }: Reservation): string {
+  const memory = memoryOf(reader, area.id);
+  if (typeof firstStart !== 'number' || !memory) return '';
+  const first = spanAddresses(memory, { start: firstStart, end: firstStart + area.wordBits }).first;
+  return typeof startStep === 'number' ? `${first} every ${formatBits(startStep, area.wordBits)}` : first;
+}
 
 /** Typed text into one field of a reservation: the start as an address of the area, the length with its unit. */
 export function editReservation(
@@ -149,17 +160,33 @@ export function editReservation(
   const reservation: Reservation = known ?? { order, start: 0, length: area.wordBits, owner: '' };
   const store = (next: Reservation) => changed(set('area', area, ['reservations', id], next));
   const clean = text.trim();
+  if (column === 'puts') return store({ ...reservation, puts: clean === 'yes' ? true : undefined });
   if (column === 'from') {
-    const memory = memoryOf(reader, area.id);
-    const place = memory ? parseAddress(clean, [memory]) : null;
-    const located = place?.ok && memory ? locate(memory, place.value) : null;
-    if (place && !place.ok) return refused(place);
-    if (!located) return refused({ found: `“${text}” is not there`, expected: 'type an address of this area' });
-    return store({ ...reservation, start: spansOf(located.row, located.linear, area.wordBits)[0]!.start });
+    const start = startOf(reader, area, clean);
+    return typeof start === 'number' ? store({ ...reservation, start }) : start;
+  }
+  if (column === 'mayStart') {
+    if (clean === '') return store({ ...reservation, firstStart: null, startStep: null });
+    const [, first = '', every] = MAY_START.exec(clean) ?? [];
+    const firstStart = startOf(reader, area, first);
+    if (typeof firstStart !== 'number') return firstStart;
+    if (every === undefined) return store({ ...reservation, firstStart, startStep: null });
+    const step = parseLength(every, area.wordBits);
+    return step.ok ? store({ ...reservation, firstStart, startStep: lengthBits(step.value) }) : refused(step);
   }
   if (column === 'length') {
     const length = parseLength(clean, area.wordBits);
     return length.ok ? store({ ...reservation, length: lengthBits(length.value) }) : refused(length);
   }
   return store({ ...reservation, [column]: clean });
+}
+
+/** The bit of the area at which the word of this address begins, or why it is none. */
+function startOf(reader: Reader, area: Area, text: string): number | FieldEdit {
+  const memory = memoryOf(reader, area.id);
+  const place = memory ? parseAddress(text, [memory]) : null;
+  const located = place?.ok && memory ? locate(memory, place.value) : null;
+  if (place && !place.ok) return refused(place);
+  if (!located) return refused({ found: `“${text}” is not there`, expected: 'type an address of this area' });
+  return spansOf(located.row, located.linear, area.wordBits)[0]!.start;
 }

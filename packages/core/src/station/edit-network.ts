@@ -10,6 +10,7 @@ export type NetworkColumn =
   | 'kind'
   | 'subnet'
   | 'wiring'
+  | 'linkRate'
   | 'busRate'
   | 'busProfile'
   | 'highestAddress'
@@ -34,6 +35,11 @@ export function editNetwork(network: Network, column: NetworkColumn, text: strin
     if (clean === '') return changed(set('network', network, ['wiring'], undefined));
     const wiring = parseWord(clean, WIRINGS, 'wiring');
     return wiring.ok ? changed(set('network', network, ['wiring'], wiring.value)) : refused(wiring);
+  }
+  if (column === 'linkRate') {
+    if (clean === '') return changed(set('network', network, ['linkRate'], null));
+    const rate = parseWhole(clean.replace(/\s*Mbit\/s$/i, ''), 1, 400_000, 'a rate in Mbit/s');
+    return rate.ok ? changed(set('network', network, ['linkRate'], rate.value)) : refused(rate);
   }
   if (column === 'busRate') {
     const rate = parseBusRate(clean);

@@ -2,7 +2,7 @@ import { put, set } from '../change/make.js';
 import { entriesInOrder, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { GUARDS, PARTIES, ROLES, type Role } from '../model/words.js';
+import { FROM_OUTSIDE, GUARDS, PARTIES, ROLES, type Role } from '../model/words.js';
 import { profilesToChoose } from '../profiles/shipped.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
@@ -20,6 +20,7 @@ export type StationColumn =
   | 'scan'
   | 'runsOn'
   | 'guard'
+  | 'fromOutside'
   | 'firmware'
   | 'comment';
 
@@ -68,6 +69,11 @@ export function editStation(project: Project, station: Station, column: StationC
         found: `“${text}” is no other station`,
         expected: `there are ${names.join(', ') || 'none yet'}`,
       });
+    }
+    case 'fromOutside': {
+      if (clean === '') return changed(set('station', station, ['fromOutside'], null));
+      const allowed = parseWord(clean, FROM_OUTSIDE, 'kind of access from outside');
+      return allowed.ok ? changed(set('station', station, ['fromOutside'], allowed.value)) : refused(allowed);
     }
     case 'guard': {
       if (clean === '') return changed(set('station', station, ['guard'], null));

@@ -1,0 +1,92 @@
+import {
+  childrenOf,
+  dropStep,
+  editStep,
+  entriesInOrder,
+  missingSteps,
+  proposeStart,
+  stepWords,
+  type Exchange,
+  type StepColumn,
+} from '@dialoga/core';
+import { newRow } from '../../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../../grid/types';
+import { SmallGrid } from '../../stations/small-grid';
+import { useEdits } from '../../stations/use-edits';
+import { newId } from '../../store/new-id';
+import { useStateOf } from '../../store/store';
+import { SectionHead, TextButton } from '../../theme/parts';
+
+const FIELDS: readonly (StepColumn | null)[] = [null, 'end', 'does', null];
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'number', title: 'Step', track: '52px' },
+  { id: 'end', title: 'Program of', track: 'minmax(130px, 0.6fr)' },
+  { id: 'does', title: 'Sets, or waits to see', track: 'minmax(220px, 2fr)' },
+  { id: 'from', title: 'From its reserved block', track: 'minmax(160px, 1fr)' },
+];
+
+/** What the programs set and see, in order, until the exchange runs; proposed from the reserved blocks of the stations. */
+export function StartSection({ exchange }: { exchange: Exchange }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const missing = missingSteps(project, exchange);
+  const ends = childrenOf(project, 'end', exchange.id);
+  const nameOf = (id: string | null | undefined) => {
+    const end = ends.find((e) => e.id === id);
+    return (end && project.get('station', end.station)?.name) ?? '';
+  };
+  const rows = entriesInOrder(exchange.start ?? {}).map(([id, step], i): GridRow => {
+    const [area = '', reservation = '', member = ''] = (step.member ?? '').split(' ');
+    const block = project.get('area', area)?.reservations[reservation];
+    const part = block?.members?.[member];
+    return {
+      id,
+      height: 26,
+      cells: [
+        { text: String(i + 1), muted: true },
+        { text: nameOf(step.end), editable: true, options: ends.map((e) => nameOf(e.id)) },
+        { text: step.does, editable: true },
+        { text: part ? `${part.name}, ${part.use}, of ${block?.owner ?? ''}` : '', muted: true },
+      ],
+    };
+  });
+  const onEdit = (edits: CellEdit[]) =>
+    commit(
+      `${exchange.name}: start sequence`,
+      edits.flatMap(({ row, column, text }) => {
+        if (row === 'new') return text.trim() === '' ? [] : [editStep(project, exchange, newId(), 'does', text)];
+        const field = FIELDS[column];
+        return field ? [editStep(project, exchange, row, field, text)] : [];
+      }),
+    );
+  return (
+    <>
+      <SectionHead>
+        <h2>Start sequence</h2>
+        <p>
+          {missing.length > 0
+            ? `not in it yet: ${missing.map(stepWords).join('; ')}`
+            : 'who listens first, then who calls'}
+        </p>
+        {missing.length > 0 && (
+          <TextButton
+            onPress={() =>
+              commit(`${exchange.name}: start sequence`, [
+                { changes: proposeStart(project, exchange, newId), problem: null },
+              ])
+            }
+          >
+            Add them
+          </TextButton>
+        )}
+      </SectionHead>
+      <SmallGrid
+        label="Start sequence"
+        columns={COLUMNS}
+        rows={[...rows, newRow(COLUMNS.length, 2, 'new step')]}
+        onEdit={onEdit}
+        onDrop={(id) => commit(`${exchange.name}: one step less`, [dropStep(exchange, id)])}
+      />
+    </>
+  );
+}

@@ -1,0 +1,115 @@
+import {
+  ACCESSES,
+  CALLING,
+  childrenOf,
+  editBlockMember,
+  entriesInOrder,
+  memberText,
+  MEMBER_USES,
+  memoryOf,
+  set,
+  SIGNALS,
+  spanAddresses,
+  type MemberColumn,
+} from '@dialoga/core';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { SmallGrid } from './small-grid';
+import { useEdits } from './use-edits';
+
+const FIELDS: readonly (MemberColumn | null)[] = [
+  ...[null, 'name' as const, null, 'offset' as const, 'bits' as const, 'use' as const, 'role' as const],
+  ...(['signal', 'access', 'atStart', 'meaning'] as const),
+];
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'range', title: 'Reserved by', names: true, track: 'minmax(110px, 0.8fr)' },
+  { id: 'name', title: 'Part', track: 'minmax(100px, 0.8fr)' },
+  { id: 'address', title: 'Address', track: '90px' },
+  { id: 'offset', title: 'From its start', track: '104px', right: true },
+  { id: 'bits', title: 'Size', track: '80px', right: true },
+  { id: 'use', title: 'For', track: '90px' },
+  { id: 'role', title: 'Where it', track: '78px' },
+  { id: 'signal', title: 'Set as', track: '72px' },
+  { id: 'access', title: 'Program may', track: '108px' },
+  { id: 'atStart', title: 'At start', track: '64px' },
+  { id: 'meaning', title: 'Meaning', track: 'minmax(120px, 1.2fr)' },
+];
+
+/** What stands where in the reserved ranges of a station: bits that its program sets or sees, settings, states. */
+export function BlockPartsGrid({ station }: { station: string }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const rows = childrenOf(project, 'area', station).flatMap((area) =>
+    entriesInOrder(area.reservations).flatMap(([reservation, block]): GridRow[] => {
+      const memory = memoryOf(project, area.id);
+      const parts = entriesInOrder(block.members ?? {}).map(([key, part], i): GridRow => {
+        const start = block.start + part.offset;
+        const cell = (text: string, more = {}) => ({ text, editable: true, ...more });
+        return {
+          id: `${area.id} ${reservation} ${key}`,
+          height: 22,
+          cells: [
+            { text: i === 0 ? block.owner : '', muted: true },
+            cell(part.name),
+            {
+              text: memory ? spanAddresses(memory, { start, end: start + part.bits }).first : '',
+              mono: true,
+              muted: true,
+            },
+            cell(memberText(area, part, 'offset'), { mono: true, right: true }),
+            cell(memberText(area, part, 'bits'), { mono: true, right: true }),
+            cell(part.use, { options: MEMBER_USES }),
+            cell(part.role ?? '', { show: part.role ?? 'either', options: CALLING, muted: !part.role }),
+            cell(part.signal ?? '', { options: SIGNALS }),
+            cell(part.access, { options: ACCESSES }),
+            cell(part.atStart ? 'yes' : 'no', { options: ['yes', 'no'], muted: !part.atStart }),
+            cell(part.meaning ?? ''),
+          ],
+        };
+      });
+      const fresh: GridRow = {
+        id: `new ${area.id} ${reservation}`,
+        height: 22,
+        tone: 'new',
+        cells: COLUMNS.map((column) =>
+          column.id === 'name'
+            ? { text: '', show: 'new part', editable: true, muted: true }
+            : column.id === 'range' && parts.length === 0
+              ? { text: block.owner, muted: true }
+              : null,
+        ),
+      };
+      return [...parts, fresh];
+    }),
+  );
+  if (rows.length === 0) return null;
+
+  const onEdit = (edits: CellEdit[]) =>
+    commit(
+      'Edit a part of a reserved range',
+      edits.flatMap(({ row, column, text }) => {
+        const fresh = row.startsWith('new ');
+        const [areaId = '', reservation = '', key = newId()] = row.replace(/^new /, '').split(' ');
+        const area = project.get('area', areaId);
+        const field = FIELDS[column];
+        if (!area || !field || (fresh && text.trim() === '')) return [];
+        return [editBlockMember(area, reservation, key, field, text)];
+      }),
+    );
+  return (
+    <SmallGrid
+      label="Parts of reserved ranges"
+      columns={COLUMNS}
+      rows={rows}
+      onEdit={onEdit}
+      onDrop={(row) => {
+        const [areaId = '', reservation = '', key = ''] = row.split(' ');
+        const area = project.get('area', areaId);
+        if (!area?.reservations[reservation]?.members?.[key]) return;
+        const changes = [set('area', area, ['reservations', reservation, 'members', key], undefined)];
+        commit('Delete a part of a reserved range', [{ changes, problem: null }]);
+      }}
+    />
+  );
+}

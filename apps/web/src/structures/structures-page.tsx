@@ -1,0 +1,137 @@
+import {
+  ASSUMED_LAYOUT,
+  childrenOf,
+  dropMember,
+  dropWithDependents,
+  editMember,
+  editStructure,
+  entriesInOrder,
+  formatBits,
+  inOrder,
+  layOut,
+  typeText,
+  type Alignment,
+  type LaidStructure,
+  type Structure,
+} from '@dialoga/core';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { Grid } from '../grid/grid';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { useEdits } from '../stations/use-edits';
+import { PageTitle } from '../theme/parts';
+
+const ALIGNMENTS: readonly Alignment[] = ['1', '2', '4', 'natural'];
+const SHOWN: Shown = { kind: 'structure', list: 'members', fields: ['name', 'type', null, null, null, null] };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'name', title: 'Structure, member', names: true, track: 'minmax(200px, 1.4fr)' },
+  { id: 'type', title: 'Type', track: 'minmax(140px, 1fr)' },
+  { id: '1', title: 'Packed', track: '110px', right: true },
+  { id: '2', title: 'At even bytes', track: '110px', right: true },
+  { id: '4', title: 'At four bytes', track: '110px', right: true },
+  { id: 'natural', title: 'Natural', track: '110px', right: true },
+];
+
+/** Structured data types, and where each alignment puts their members. */
+export function StructuresPage() {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('structure');
+  const link = useGridLink(SHOWN);
+  const structures = inOrder(project, 'structure');
+  const frame = (alignment: Alignment) => ({
+    ...{ unit: 8, wordBits: 16, highFirst: true },
+    layout: { ...ASSUMED_LAYOUT, alignment },
+  });
+  const rowsFor = (structure: Structure): GridRow[] => {
+    const laid = ALIGNMENTS.map((alignment) => layOut(project, structure, frame(alignment)));
+    const figures = (of: (layout: LaidStructure) => string) =>
+      laid.map((layout) => ({ text: layout ? of(layout) : 'not known yet', right: true, muted: true, mono: true }));
+    const uses = childrenOf(project, 'claim', structure.id).length + childrenOf(project, 'tag', structure.id).length;
+    const head: GridRow = {
+      id: structure.id,
+      height: 28,
+      tone: 'main',
+      cells: [
+        { text: structure.name, editable: true },
+        { text: uses === 1 ? 'used once' : `used ${uses} times`, muted: true },
+        ...figures(({ size }) => formatBits(size, 8)),
+      ],
+    };
+    const members = entriesInOrder(structure.members).map(([key, member]): GridRow => {
+      const { type } = member;
+      const first = (layout: LaidStructure) =>
+        layout.members.find(
+          (m) => m.path === member.name || m.path.startsWith(`${member.name}.`) || m.path.startsWith(`${member.name}[`),
+        );
+      return {
+        id: `${structure.id} ${key}`,
+        height: 22,
+        tone: 'sub',
+        cells: [
+          { text: member.name, editable: true },
+          {
+            text: !type ? '' : 'typed' in type ? type.typed : typeText(project, type),
+            editable: true,
+            mono: true,
+            unread: type !== null && 'typed' in type,
+            differs: wrong(structure.id, 'members', key, 'type'),
+          },
+          ...figures((layout) => {
+            const at = first(layout);
+            return at
+              ? `byte ${Math.floor(at.offset.bits / 8)}${at.offset.bit === undefined ? '' : `, bit ${at.offset.bit}`}`
+              : '';
+          }),
+        ],
+      };
+    });
+    return [head, ...members, { ...newRow(COLUMNS.length, 0, 'new member'), id: `new ${structure.id}`, height: 22 }];
+  };
+
+  const onEdit = (edits: CellEdit[]) =>
+    commit(
+      'Edit structures',
+      edits.flatMap(({ row, column, text }) => {
+        if (row === 'new') return text.trim() === '' ? [] : [editStructure(project, newId(), text)];
+        const fresh = row.startsWith('new ');
+        const [id = '', key] = row.replace(/^new /, '').split(' ');
+        const structure = project.get('structure', id);
+        if (!structure || (fresh && text.trim() === '')) return [];
+        if (!fresh && key === undefined) return [editStructure(project, id, text)];
+        return [editMember(project, structure, key ?? newId(), column === 1 ? 'type' : 'name', text)];
+      }),
+    );
+  return (
+    <>
+      <PageTitle>
+        <h1>Structures</h1>
+        <p>members in order, and where each alignment puts them; type a structure’s name as the type of a lane</p>
+      </PageTitle>
+      <Grid
+        label="Structures"
+        main
+        columns={COLUMNS}
+        rows={[...structures.flatMap(rowsFor), newRow(COLUMNS.length, 0, 'new structure')]}
+        goTo={link.goTo}
+        onCursor={link.onCursor}
+        onEdit={onEdit}
+        onKey={(event, at) => {
+          if (event.key !== 'Delete' || !event.ctrlKey || at.row.startsWith('new')) return false;
+          const [id = '', key] = at.row.split(' ');
+          const structure = project.get('structure', id);
+          if (!structure) return false;
+          if (key !== undefined) commit('Delete member', [dropMember(structure, key)]);
+          else {
+            const changes = dropWithDependents(project, 'structure', id);
+            commit(`Delete structure ${structure.name}`, [{ changes, problem: null }]);
+          }
+          return true;
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import { formatBits, lengthBits, parseLength } from '../address/length.js';
+import { set } from '../change/make.js';
+import type { Area } from '../model/area.js';
+import type { BlockMember } from '../model/block-member.js';
+import { orderAfter } from '../model/order.js';
+import { ACCESSES, CALLING, MEMBER_USES, SIGNALS } from '../model/words.js';
+import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
+
+export type MemberColumn = 'name' | 'offset' | 'bits' | 'use' | 'role' | 'signal' | 'access' | 'atStart' | 'meaning';
+
+/** A part of a reserved range as it is written: its distance from the start and its size, each with a unit. */
+export const memberText = (area: Area, member: BlockMember, column: 'offset' | 'bits'): string =>
+  formatBits(member[column], member[column] % area.wordBits === 0 ? area.wordBits : member[column] % 8 === 0 ? 8 : 1);
+
+/** Typed text into one field of a part of a reserved range, which is made with the first. */
+export function editBlockMember(
+  area: Area,
+  reservation: string,
+  key: string,
+  column: MemberColumn,
+  text: string,
+): FieldEdit {
+  const block = area.reservations[reservation];
+  if (!block) return changed();
+  const known = block.members?.[key];
+  const last = Object.values(block.members ?? {}).reduce((end, m) => Math.max(end, m.offset + m.bits), 0);
+  const member: BlockMember = known ?? {
+    ...{ order: orderAfter(Object.values(block.members ?? {})), name: '', offset: last, bits: 1 },
+    ...{ use: 'status', access: 'read' },
+  };
+  const store = (next: Partial<BlockMember>): FieldEdit =>
+    changed(
+      block.members
+        ? set('area', area, ['reservations', reservation, 'members', key], { ...member, ...next })
+        : set('area', area, ['reservations', reservation, 'members'], { [key]: { ...member, ...next } }),
+    );
+  const clean = text.trim();
+  switch (column) {
+    case 'offset':
+    case 'bits': {
+      if (column === 'offset' && clean === '0') return store({ offset: 0 });
+      const length = parseLength(clean, area.wordBits);
+      if (!length.ok) return refused(length);
+      const bits = lengthBits(length.value);
+      const end = column === 'offset' ? bits + member.bits : member.offset + bits;
+      if (end <= block.length) return store({ [column]: bits });
+      const expected = `the range is ${formatBits(block.length, area.wordBits)} long`;
+      return refused({ found: `“${clean}” reaches beyond the range`, expected });
+    }
+    case 'use': {
+      const use = parseWord(clean, MEMBER_USES, 'purpose');
+      return use.ok ? store({ use: use.value }) : refused(use);
+    }
+    case 'role': {
+      if (clean === '') return store({ role: null });
+      const role = parseWord(clean, CALLING, 'role');
+      return role.ok ? store({ role: role.value }) : refused(role);
+    }
+    case 'signal': {
+      if (clean === '') return store({ signal: null });
+      const signal = parseWord(clean, SIGNALS, 'way to set it');
+      return signal.ok ? store({ signal: signal.value }) : refused(signal);
+    }
+    case 'access': {
+      const access = parseWord(clean, ACCESSES, 'access');
+      return access.ok ? store({ access: access.value }) : refused(access);
+    }
+    case 'atStart':
+      return store({ atStart: clean === 'yes' ? true : undefined });
+    default:
+      return store({ [column]: clean });
+  }
+}

@@ -1,0 +1,44 @@
+import { unreadSentence } from '../address/result.js';
+import { put, set } from '../change/make.js';
+import { inOrder, orderAfter } from '../model/order.js';
+import type { Project } from '../model/project.js';
+import type { Member, Structure } from '../model/structure.js';
+import { changed, refused, type FieldEdit } from '../station/field-edit.js';
+import { containsItself } from './lay-out.js';
+import { readType } from './read-type.js';
+
+/** A structure's name; it is made with it. */
+export function editStructure(project: Project, id: string, name: string): FieldEdit {
+  const known = project.get('structure', id);
+  if (known) return changed(set('structure', known, ['name'], name.trim()));
+  const order = orderAfter(inOrder(project, 'structure'));
+  return changed(put('structure', { id, order, name: name.trim(), members: {} }));
+}
+
+/** Typed text into one field of a member, which is made with the first. A type that leads back to the structure is refused. */
+export function editMember(
+  project: Project,
+  structure: Structure,
+  key: string,
+  column: 'name' | 'type',
+  text: string,
+): FieldEdit {
+  const order = orderAfter(Object.values(structure.members));
+  const member: Member = structure.members[key] ?? { order, name: '', type: null };
+  const clean = text.trim();
+  const store = (next: Member, problem: string | null = null): FieldEdit => ({
+    changes: [set('structure', structure, ['members', key], next)],
+    problem,
+  });
+  if (column === 'name') return store({ ...member, name: clean });
+  if (clean === '') return store({ ...member, type: null });
+  const type = readType(project, clean);
+  if (!type.ok) return store({ ...member, type: { typed: clean } }, unreadSentence(type));
+  if (!containsItself(project, structure.id, type.value)) return store({ ...member, type: type.value });
+  const expected = 'give it a type that does not lead back to the structure';
+  return refused({ found: `“${clean}” would make ${structure.name} contain itself`, expected });
+}
+
+/** The changes that take a member out. */
+export const dropMember = (structure: Structure, key: string): FieldEdit =>
+  changed(set('structure', structure, ['members', key], undefined));
