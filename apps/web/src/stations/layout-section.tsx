@@ -1,4 +1,5 @@
 import {
+  ALIGNMENTS,
   ASSUMED_LAYOUT,
   BOOL_PACKINGS,
   BYTE_ORDERS,
@@ -45,7 +46,18 @@ const RULES: readonly { field: keyof LayoutRule; label: string; words: readonly 
   { field: 'boolNumbering', label: 'BOOLs numbered', words: NUMBERINGS },
   { field: 'stringHeader', label: 'before a text', words: STRING_HEADERS },
   { field: 'characters', label: 'one character a', words: CHARACTER_SIZES },
+  { field: 'alignment', label: 'longer values at', words: ALIGNMENTS },
 ];
+
+/** Alignments as multiples of bytes. */
+const wordOf = (field: keyof LayoutRule, word: string): string =>
+  field !== 'alignment'
+    ? word
+    : word === 'natural'
+      ? 'multiples of their size'
+      : word === '1'
+        ? 'any byte'
+        : `multiples of ${word} bytes`;
 
 /** How values sit in this station's memory: from its profile unless it says otherwise, shown as sample bytes. */
 export function LayoutSection({ station }: { station: Station }) {
@@ -76,11 +88,11 @@ export function LayoutSection({ station }: { station: Station }) {
               }}
             >
               <option value="">
-                {base[field]} ({profile ? 'profile' : 'assumed'})
+                {wordOf(field, base[field])} ({profile ? 'profile' : 'assumed'})
               </option>
               {words.map((word) => (
                 <option key={word} value={word}>
-                  {word}
+                  {wordOf(field, word)}
                 </option>
               ))}
             </Select>

@@ -26,6 +26,13 @@ export function editMember(
   const order = orderAfter(Object.values(structure.members));
   const member: Member = structure.members[key] ?? { order, name: '', type: null };
   const clean = text.trim();
+  // A new member can be typed as one: `Speed INT`.
+  const [, first, rest] = structure.members[key] ? [] : (/^(\S+)\s+(.+)$/.exec(clean) ?? []);
+  const typed = column === 'name' && rest !== undefined ? readType(project, rest) : null;
+  if (typed?.ok && first !== undefined && !containsItself(project, structure.id, typed.value)) {
+    const member: Member = { order, name: first, type: typed.value };
+    return changed(set('structure', structure, ['members', key], member));
+  }
   const store = (next: Member, problem: string | null = null): FieldEdit => ({
     changes: [set('structure', structure, ['members', key], next)],
     problem,

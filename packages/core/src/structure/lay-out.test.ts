@@ -8,6 +8,7 @@ import type { Structure } from '../model/structure.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added } from '../testing/two-stations.testing.js';
 import type { Frame } from '../data/layout.js';
+import { editMember } from './edit-structure.js';
 import { containsItself, layOut } from './lay-out.js';
 
 type Table = Record<string, { size: number; offsets: Record<string, number> }>;
@@ -149,4 +150,22 @@ test('a structure that contains itself has no layout, over any number of others'
   expect(layOut(loop, loop.get('structure', 'p')!, frame({}))).toBeNull();
   expect(containsItself(loop, 'p', { base: 'STRUCT', count: 1, structure: 'q' })).toBe(true);
   expect(containsItself(loop, 'p', { base: 'STRUCT', count: 1, structure: 'outer' })).toBe(false);
+});
+
+test('a member is typed with its type at once; one that would lead back to its structure is refused', () => {
+  const outer = PROJECT.get('structure', 'outer')!;
+  const inner = PROJECT.get('structure', 'inner')!;
+  expect(editMember(PROJECT, inner, 'new', 'name', 'Speed REAL ×2').changes[0]!.after).toEqual({
+    ...{ order: 11, name: 'Speed', type: { base: 'REAL', count: 2 } },
+  });
+  // A name may have spaces where no type follows.
+  expect(editMember(PROJECT, inner, 'new', 'name', 'Motor speed').changes[0]!.after).toMatchObject({
+    name: 'Motor speed',
+    type: null,
+  });
+  expect(editMember(PROJECT, inner, 'm0', 'type', 'outer').problem).toContain('would make inner contain itself');
+  expect(editMember(PROJECT, outer, 'm0', 'type', 'REEL')).toMatchObject({
+    changes: [{ after: { type: { typed: 'REEL' } } }],
+    problem: expect.stringContaining('“REEL” is not a type known here') as string,
+  });
 });
