@@ -111,8 +111,9 @@ test('a generic connection from a manual: instances, elements of 32 bits, and wh
   await page.keyboard.type('Weights');
   await page.keyboard.press('Tab');
   await typeCells(page, 'reads', '', '', '4');
-  await expect(page.locator('[role=row][data-id^="lane:"]')).toContainText('4 × 32 bit');
+  await expect(page.locator('[role=row][data-id^="lane:"]')).toContainText('4 double words');
   await page.getByRole('button', { name: 'How it runs' }).press('Enter');
+  await expect(caller).toContainText('16 bytes, 8 words');
   await page.getByRole('button', { name: 'Tags that the connection creates at PlantCtl' }).press('Enter');
   await page.getByRole('link', { name: 'Both ends' }).press('Enter');
   await expect(page.locator('[role=row][data-id^="lane:"]')).toContainText('Weighing_In');

@@ -3,6 +3,8 @@ import {
   connectionTags,
   editEnd,
   ELEMENT_BITS,
+  formatBits,
+  pageTotals,
   protocolAt,
   REFERENCE_FIELDS,
   TOLD_WORDS,
@@ -31,7 +33,16 @@ const columnsOf = (fields: readonly ReferenceField[]): readonly GridColumn[] => 
   })),
   { id: 'elementBits', title: 'Elements of', track: '100px' },
   { id: 'permitted', title: 'Chosen at run time', track: '140px' },
+  { id: 'sends', title: 'Reserves to send', track: '150px', right: true },
+  { id: 'takes', title: 'Reserves to take', track: '150px', right: true },
 ];
+
+/** In bytes and in words, whatever the end counts in. */
+const reserved = (bits: number): GridCell => ({
+  text: bits === 0 ? '' : `${formatBits(bits, 8)}, ${formatBits(bits, 16)}`,
+  right: true,
+  muted: true,
+});
 
 /** Connection numbers, instances and element widths of each end, and the tags that its connection creates. */
 export function ReferencesSection({ exchange, ends }: { exchange: Exchange; ends: readonly End[] }) {
@@ -51,6 +62,7 @@ export function ReferencesSection({ exchange, ends }: { exchange: Exchange; ends
   const link = useGridLink(shown);
   const name = (end: End) => project.get('station', end.station)?.name ?? '';
   const rows = ends.map((end): GridRow => {
+    const totals = pageTotals(project, end);
     return {
       id: end.id,
       height: 26,
@@ -70,6 +82,8 @@ export function ReferencesSection({ exchange, ends }: { exchange: Exchange; ends
           differs: wrong(end.id, 'elementBits'),
         },
         { text: end.permitted ? 'yes' : 'no', editable: true, options: ['yes', 'no'], muted: !end.permitted },
+        reserved(totals.writes),
+        reserved(totals.reads),
       ],
     };
   });
