@@ -391,7 +391,7 @@ export function SheetPage() {
           const totals = pageTotals(project, end);
           return (
             <span key={end.id}>
-              writes {formatBits(totals.writes, 16)}, reads {formatBits(totals.reads, 16)}
+              writes {both(totals.writes)}, reads {both(totals.reads)}
               {totals.nextFree && (
                 <>
                   ; next free <code>{totals.nextFree}</code>
@@ -404,6 +404,9 @@ export function SheetPage() {
     </>
   );
 }
+
+/** In words and in bytes. */
+const both = (bits: number): string => (bits === 0 ? 'nothing' : `${formatBits(bits, 16)} (${formatBits(bits, 8)})`);
 
 const toggled = (known: ReadonlySet<string>, lane: string): ReadonlySet<string> =>
   new Set(known.has(lane) ? [...known].filter((l) => l !== lane) : [...known, lane]);

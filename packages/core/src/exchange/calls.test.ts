@@ -46,6 +46,11 @@ test('register 40001 is sent as 0 [published: MODBUS Application Protocol V1.1b3
   expect(call!.parameters.find((p) => p.name === 'first register')?.value).toBe('0');
 });
 
+test('a reading request is written as it is sent, without its unit', () => {
+  const [call] = calls('ea', ['claim', 'ca', 'direction', 'reads'], ['claim', 'cb', 'direction', 'writes']);
+  expect(call!.parameters).toContainEqual({ name: 'request', value: '03 00 C8 00 04' });
+});
+
 test('an end that listens declares its blocks; its own words stand for ours; all of it can be copied', () => {
   const [declared] = calls('eb');
   expect(declared).toMatchObject({ does: 'declares' });

@@ -11,7 +11,9 @@ import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import type { ReferenceTable } from '../model/words.js';
 import { protocolAt } from '../protocol/catalogue.js';
+import { hex, readRequest } from '../protocol/modbus-frame.js';
 import { placeText } from '../tags/place-text.js';
 import { realPlace } from '../tags/tag-place.js';
 
@@ -69,8 +71,14 @@ function theirs(reader: Reader, claim: Claim, other: Claim, exchange: Exchange, 
   const located = real && memory && locate(memory, real);
   if (!located || !protocolAt(exchange, end).id.startsWith('modbus')) return [place];
   // On the wire registers are counted from 0.
-  const first = areaBit(located.row, located.linear) / 16;
-  return [place, { name: 'first register', value: String(Math.floor(first)), note: 'as sent, from 0' }];
+  const bits = located.view.unit === 1;
+  const first = Math.floor(areaBit(located.row, located.linear) / (bits ? 1 : 16));
+  const sent = { name: bits ? 'first bit' : 'first register', value: String(first), note: 'as sent, from 0' };
+  const table: ReferenceTable = located.view.table ?? (bits ? 'coils' : 'holding registers');
+  const length = readable(claim.length);
+  const count = length ? Math.ceil(lengthBits(length) / (bits ? 1 : 16)) : 0;
+  if (readable(claim.direction) !== 'reads' || count === 0) return [place, sent];
+  return [place, sent, { name: 'request', value: hex(readRequest(table, first, count)) }];
 }
 
 function ours(reader: Reader, claim: Claim): Call['parameters'] {

@@ -37,6 +37,7 @@ const LISTS = new Set([
   'zones',
   'members',
   'blocks',
+  'sizes',
   'start',
   'further',
   'firmware',

@@ -89,6 +89,12 @@ export class ReservedBlock {
   @IsString() @MaxLength(500) source!: string;
 }
 
+/** Sizes in bytes that a block may have. */
+export class Sizes {
+  @IsArray() @ArrayUnique() @IsInt({ each: true }) @Min(1, { each: true }) bytes!: number[];
+  @IsString() @MaxLength(500) source!: string;
+}
+
 /** Something that the type passes on between its networks. */
 export class Forwarding {
   @IsIn(FORWARDS) what!: Forward;
@@ -122,6 +128,8 @@ export class Profile {
   @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
   /** of a radio base: where each kind of module lies by its dial */
   @RecordOf(() => RadioBlock, { nullable: true }) radioBlocks?: Record<string, RadioBlock> | null;
+  /** keyed by protocol: the sizes in bytes that a block of it may have; any where nothing is said */
+  @RecordOf(() => Sizes, { nullable: true }) sizes?: Record<string, Sizes> | null;
   /** blocks that it, or a communication module of it, takes of a memory */
   @RecordOf(() => ReservedBlock, { nullable: true }) blocks?: Record<string, ReservedBlock> | null;
   /** its unit address is by custom the last part of its IP address */

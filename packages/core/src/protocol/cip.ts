@@ -29,5 +29,6 @@ export const cip: Protocol = {
   references: { fields: ['input', 'output', 'configuration'], pairing: 'equal' },
   // IP 20, UDP 8, item list 18, sequence count 2.
   overhead: 48,
+  declares: 'input, output and configuration instances with their sizes, or variables that are open to others',
   limit: null,
 };

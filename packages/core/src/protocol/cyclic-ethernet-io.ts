@@ -29,5 +29,6 @@ export const cyclicEthernetIo: Protocol = {
   },
   // Frame id 2, cycle counter 2, two status bytes, one status byte of the provider and one of the consumer.
   overhead: 8,
+  declares: 'its device name, its modules slot by slot, and the bytes of each',
   limit: { reads: 1440 * 8, writes: 1440 * 8 },
 };

@@ -24,5 +24,6 @@ export const dnp3: Protocol = {
   },
   // IP 20, TCP 20, and the protocol's own header.
   overhead: 50,
+  declares: 'its telemetry address, and its points by kind and number',
   limit: null,
 };

@@ -28,5 +28,6 @@ export const isoTransport: Protocol = {
   references: { fields: ['connection'], pairing: 'crossed' },
   // IP 20, TCP 20, packet header 4, data header 3.
   overhead: 47,
+  declares: 'its selector, and the block that it takes',
   limit: null,
 };

@@ -19,5 +19,6 @@ export const modbusRtu: Protocol = {
     calls: [{ field: 'unit', fallback: null }],
     listens: [],
   },
+  declares: 'the tables that it has, and how far each reaches',
   limit: modbusTcp.limit,
 };

@@ -25,5 +25,6 @@ export const modbusTcp: Protocol = {
   },
   // IP 20, TCP 20, and the protocol's own header.
   overhead: 47,
+  declares: 'the tables that it has, and how far each reaches',
   limit: { reads: 125 * 16, writes: 123 * 16 },
 };

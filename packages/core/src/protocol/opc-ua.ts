@@ -23,5 +23,6 @@ export const opcUa: Protocol = {
   },
   // IP 20, TCP 20, and the protocol's own header.
   overhead: 72,
+  declares: 'the variables that it offers, by name',
   limit: null,
 };

@@ -29,6 +29,7 @@ export function other(facts: OwnFacts): Protocol {
     places: (transfer) => (transfer === 'requests' ? facts.places : facts.places === 'named' ? 'free' : facts.places),
     tcpPort: facts.tcpPort,
     told: { calls: facts.tcpPort === null ? told.slice(0, 1).concat(told.slice(2)) : told, listens: [] },
+    declares: 'what is agreed with its supplier',
     limit: null,
   };
 }

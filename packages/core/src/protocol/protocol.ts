@@ -39,6 +39,8 @@ export interface Protocol {
   cadences?: { has(ms: number): boolean; nearest(ms: number): number; words: string };
   /** bytes that each message takes on Ethernet besides the data, from the Ethernet header's end on */
   overhead?: number;
+  /** what an answering end declares before others can ask it for anything */
+  declares?: string;
   /** most bits of one transfer that the calling end reads or writes; null: no limit known */
   limit: { reads: number; writes: number } | null;
 }

@@ -17,5 +17,6 @@ export const radioMirror: Protocol = {
     calls: [],
     listens: [],
   },
+  declares: 'its network number, and the dials of its modules',
   limit: null,
 };

@@ -20,5 +20,6 @@ export const tokenBusIo: Protocol = {
     ],
     listens: [],
   },
+  declares: 'its node address, its modules, and the bytes of each',
   limit: { reads: 244 * 8, writes: 244 * 8 },
 };

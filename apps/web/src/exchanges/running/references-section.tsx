@@ -6,6 +6,7 @@ import {
   formatBits,
   pageTotals,
   protocolAt,
+  protocolOf,
   REFERENCE_FIELDS,
   TOLD_WORDS,
   type End,
@@ -96,11 +97,13 @@ export function ReferencesSection({ exchange, ends }: { exchange: Exchange; ends
         return end && field ? [editEnd(end, field, text)] : [];
       }),
     );
+  const { declares } = protocolOf(exchange);
   const callers = ends.filter((end) => end.calling === 'calls' && protocolAt(exchange, end).references);
   return (
     <>
       <SmallGrid label="References" columns={columnsOf(fields)} rows={rows} onEdit={onEdit} link={link} />
       <p style={{ paddingTop: space[2] }}>
+        {declares && `Whoever listens declares ${declares}. `}
         {callers.map((end) => {
           const changes = connectionTags(project, exchange, end, newId);
           if (changes.length === 0) return null;

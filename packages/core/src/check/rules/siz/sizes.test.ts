@@ -29,3 +29,15 @@ test('TYP 8: two units of one value; the same unit written otherwise is the same
   expect(codesOf(plant(unit(' bar ')))).toEqual([]);
   expect(codesOf(plant(unit('')))).toEqual([]);
 });
+
+test('SIZ 5: a size that the type does not have, with the next that it has', () => {
+  const sizes: FieldEdit = ['profile', 'pb', 'sizes', { 'modbus-rtu': { bytes: [4, 16, 32], source: 'its manual' } }];
+  const found = words('SIZ 5', sizes);
+  expect(found).toContain('4 words at B, whose type has blocks of 4, 16, 32 bytes only');
+  expect(found).toContain('Make it 8 words at both ends');
+  // The other end still has to follow.
+  expect(mended('SIZ 5', sizes)).toContain('SIZ 1');
+  expect(codesOf(plant(['profile', 'pb', 'sizes', { 'modbus-rtu': { bytes: [8], source: 'its manual' } }]))).toEqual(
+    [],
+  );
+});
