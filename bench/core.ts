@@ -1,6 +1,19 @@
-import { apply, CheckEngine, KINDS, Occupancy, Project, SECTION_OF, set, tallyOf, type Use } from '@dialoga/core';
+import {
+  apply,
+  CheckEngine,
+  follow,
+  KINDS,
+  Occupancy,
+  Project,
+  SECTION_OF,
+  set,
+  tallyOf,
+  type Use,
+} from '@dialoga/core';
 import type { Change, Entity, Kind } from '@dialoga/core';
 import { middle, timed, type Row } from './row.js';
+
+const MOST_FOLLOW_MS = 20;
 
 /** The checks and the overlap search, on the generated project as a file. */
 export function coreRows(file: string): Row[] {
@@ -66,8 +79,27 @@ export function coreRows(file: string): Row[] {
       met: time <= full / 50,
     });
   }
+  rows.push(followRow(project));
   rows.push(overlapRow());
   return rows;
+}
+
+/** The slowest of a hundred values of all kinds of lanes, followed both ways. */
+function followRow(project: Project): Row {
+  const one = (i: number) => {
+    const claim = `l${(i * 997) % project.count('lane')}${i % 2 ? 'l' : 'r'}`;
+    return timed(() => {
+      for (const way of ['forward', 'back'] as const) follow(project, claim, `k${i % 20}`, way);
+    });
+  };
+  for (let i = 0; i < 20; i++) one(i);
+  const slowest = Math.max(...Array.from({ length: 100 }, (_, i) => one(i)));
+  return {
+    work: 'a value followed to its last sinks and back to its sources, the slowest of a hundred',
+    figure: `${slowest.toFixed(1)} ms`,
+    aim: `under ${MOST_FOLLOW_MS} ms`,
+    met: slowest < MOST_FOLLOW_MS,
+  };
 }
 
 /** Uses of one area, side by side with every third reaching into the next. */

@@ -36,13 +36,20 @@ export interface Size {
   stations: number;
   lanes: number;
   itemsPerLane: number;
+  /** 10, unless said otherwise */
+  lanesPerExchange?: number;
 }
 
 /**
  * A project of the size to design for: 200 stations, 5,000 lanes, 100,000 items. Types, orders and swaps vary, areas are
  * shared by many lanes, and one lane in a hundred is at fault.
  */
-export function generate({ stations, lanes, itemsPerLane }: Size): Partial<Record<Kind, Entity[]>> {
+export function generate({
+  stations,
+  lanes,
+  itemsPerLane,
+  lanesPerExchange = 10,
+}: Size): Partial<Record<Kind, Entity[]>> {
   const pick = numbers(20261125);
   const profile = (id: string, low: boolean): Profile => ({
     id,
@@ -117,7 +124,6 @@ export function generate({ stations, lanes, itemsPerLane }: Size): Partial<Recor
   const laneList: Lane[] = [];
   const claims: Claim[] = [];
   const next = new Array<number>(stations).fill(0);
-  const lanesPerExchange = 10;
   for (let e = 0; e < lanes / lanesPerExchange; e++) {
     const group = Math.floor(pick(stations) / 4) * 4;
     const left = group + pick(4);

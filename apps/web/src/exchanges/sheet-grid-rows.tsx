@@ -3,7 +3,10 @@ import {
   TRIGGERS,
   ruleOf,
   SHEET_COLUMNS,
-  sheetRows,
+  laneRows,
+  sheetLanes,
+  type Lane,
+  type SheetLane,
   textOf,
   type End,
   type Exchange,
@@ -57,22 +60,50 @@ export function sheetGridRows(state: SheetState): GridRow[] {
   const { project, exchange, left, right, open } = state;
   const byLane = grouped(state.findings, (f) => (f.lane ? [f.lane] : []));
   const wrong = wrongCells(state.findings);
-  const claimIds = claimsByEnd(project, exchange);
+  const touched = new Set(state.findings.flatMap((f) => f.cells.map((cell) => cell.id)));
   const rows: GridRow[] = [];
-  const sheet = sheetRows(project, exchange, left, right, open);
-  sheet.forEach((row, i) => {
-    const ids = { left: claimIds.get(`${row.lane} ${left.id}`), right: claimIds.get(`${row.lane} ${right.id}`) };
+  for (const one of sheetLanes(project, exchange, left, right)) {
+    const [a, b] = one.claims;
+    const ids = { left: a?.id, right: b?.id };
+    const opened = open.has(one.lane.id);
+    const findings = byLane.get(one.lane.id) ?? [];
+    // Of hundreds of lanes all but a few are as they were: where nothing is found of them, their rows are kept.
+    const plain = findings.length === 0 && !touched.has(a?.id ?? '') && !touched.has(b?.id ?? '');
+    const from = [...one.from, opened, state.lanes[one.lane.id], state.toggle];
+    const known = plain ? kept.get(one.lane) : undefined;
+    const made = known && same(known.from, from) ? known.rows : rowsOfLane(state, one, opened, findings, ids, wrong);
+    if (plain) kept.set(one.lane, { from, rows: made });
+    for (const row of made) rows.push(row);
+  }
+  rows.push(blankRow('newlane', 'new lane', 'new', 26));
+  return rows;
+}
+
+/** Rows by the lane that they were made for, with all that they were made from. */
+const kept = new WeakMap<Lane, { from: readonly unknown[]; rows: readonly GridRow[] }>();
+
+const same = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((value, i) => value === b[i]);
+
+function rowsOfLane(
+  state: SheetState,
+  one: SheetLane,
+  opened: boolean,
+  found: readonly Finding[],
+  ids: ClaimIds,
+  wrong: Set<string>,
+): GridRow[] {
+  const rows: GridRow[] = [];
+  for (const row of laneRows(state.project, state.exchange, one, opened)) {
     if (row.kind === 'item') rows.push(itemRow(state, row, ids, wrong));
     else {
-      rows.push(laneRow(state, row, byLane.get(row.lane) ?? [], ids, wrong), secondRow(row, ids, wrong));
-      for (const finding of byLane.get(row.lane) ?? []) {
+      rows.push(laneRow(state, row, found, ids, wrong), secondRow(row, ids, wrong));
+      for (const finding of found) {
         if (finding.severity !== 'hint') rows.push(differenceRow(state, finding));
       }
     }
-    const last = sheet[i + 1]?.lane !== row.lane;
-    if (last && open.has(row.lane)) rows.push(blankRow(`newitem:${row.lane}`, 'new value', 'sub', 22));
-  });
-  rows.push(blankRow('newlane', 'new lane', 'new', 26));
+  }
+  if (opened) rows.push(blankRow(`newitem:${one.lane.id}`, 'new value', 'sub', 22));
   return rows;
 }
 
@@ -86,17 +117,6 @@ function wrongCells(findings: readonly Finding[]): Set<string> {
     }
   }
   return wrong;
-}
-
-function claimsByEnd(project: Project, exchange: Exchange): Map<string, string> {
-  const ids = new Map<string, string>();
-  for (const lane of project.referrers('lane', exchange.id)) {
-    for (const id of project.referrers('claim', lane)) {
-      const claim = project.get('claim', id);
-      if (claim) ids.set(`${claim.lane} ${claim.end}`, id);
-    }
-  }
-  return ids;
 }
 
 type ClaimIds = { left: string | undefined; right: string | undefined };

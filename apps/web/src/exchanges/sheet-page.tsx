@@ -19,7 +19,7 @@ import {
   type SheetColumn,
   type SheetEdit,
 } from '@dialoga/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { fixFinding } from '../findings/fix-finding';
 import { typingInFrame } from '../frame/focus';
@@ -115,13 +115,13 @@ export function SheetPage() {
     event.preventDefault();
   });
 
+  const toggle = useCallback((lane: string) => setOpened((known) => toggled(known, lane)), []);
   const rows = useMemo(() => {
     if (!exchange || !left || !right) return [];
     const findings = counting.filter((f) => f.about.id === exchange.id);
-    const toggle = (lane: string) => setOpened((known) => toggled(known, lane));
     const fix = (finding: Finding) => dispatch(fixFinding(finding));
     return sheetGridRows({ project, exchange, left, right, open, lanes, findings, toggle, fix });
-  }, [project, exchange, left, right, open, lanes, counting, dispatch]);
+  }, [project, exchange, left, right, open, lanes, counting, toggle, dispatch]);
 
   const columns = useMemo(() => columnsFor(rows, LEFT_START + ADDRESS, RIGHT_START + ADDRESS), [rows]);
 

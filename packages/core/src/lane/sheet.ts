@@ -10,6 +10,7 @@ import { isTyped, readable, type AsTyped } from '../model/as-typed.js';
 import { IN_TAG, type Claim, type ClaimItem } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
+import type { Lane } from '../model/lane.js';
 import { childrenOf, entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { protocolOf } from '../protocol/catalogue.js';
@@ -64,29 +65,54 @@ export function sheetRows(
   right: End,
   open: ReadonlySet<string>,
 ): SheetRow[] {
-  const rows: SheetRow[] = [];
-  const from = (claim: Claim, end: End) => [...placeParts(reader, claim), exchange, end];
-  childrenOf(reader, 'lane', exchange.id).forEach((lane, i) => {
+  return sheetLanes(reader, exchange, left, right).flatMap((one) =>
+    laneRows(reader, exchange, one, open.has(one.lane.id)),
+  );
+}
+
+/** One lane of a sheet as its two ends see it. */
+export interface SheetLane {
+  lane: Lane;
+  /** counted from 1 */
+  number: number;
+  ends: readonly [left: End, right: End];
+  claims: readonly [left: Claim | undefined, right: Claim | undefined];
+  /** all that its rows are made from: as long as these are the same, so are the rows */
+  from: readonly unknown[];
+}
+
+/** The lanes of an exchange between two of its ends, in order. */
+export function sheetLanes(reader: Reader, exchange: Exchange, left: End, right: End): SheetLane[] {
+  return childrenOf(reader, 'lane', exchange.id).map((lane, i): SheetLane => {
     const claims = childrenOf(reader, 'claim', lane.id);
     const [a, b] = [left, right].map((end) => claims.find((c) => c.end === end.id));
-    rows.push({
-      kind: 'lane',
-      lane: lane.id,
+    const parts = [a, b].flatMap((claim) => (claim ? [claim, ...placeParts(reader, claim)] : [null]));
+    return {
+      lane,
       number: i + 1,
-      left: a ? cached(a, '', from(a, left), () => laneCells(reader, exchange, left, a)) : null,
-      right: b ? cached(b, '', from(b, right), () => laneCells(reader, exchange, right, b)) : null,
-    });
-    if (!open.has(lane.id)) return;
-    for (const [key] of entriesInOrder(lane.items)) {
-      rows.push({
-        kind: 'item',
-        lane: lane.id,
-        key,
-        left: a ? cached(a, key, from(a, left), () => itemCells(reader, a, key)) : null,
-        right: b ? cached(b, key, from(b, right), () => itemCells(reader, b, key)) : null,
-      });
-    }
+      ends: [left, right],
+      claims: [a, b],
+      from: [lane, exchange, left, right, i, ...parts],
+    };
   });
+}
+
+/** The rows of one lane: its own, and where it is open those of its values. */
+export function laneRows(reader: Reader, exchange: Exchange, sheetLane: SheetLane, open: boolean): SheetRow[] {
+  const { lane, number } = sheetLane;
+  const cells = (side: 0 | 1, key: string): PageCells | null => {
+    const claim = sheetLane.claims[side];
+    if (!claim) return null;
+    const end = sheetLane.ends[side];
+    const from = [...placeParts(reader, claim), exchange, end];
+    const make = () => (key === '' ? laneCells(reader, exchange, end, claim) : itemCells(reader, claim, key));
+    return cached(claim, key, from, make);
+  };
+  const rows: SheetRow[] = [{ kind: 'lane', lane: lane.id, number, left: cells(0, ''), right: cells(1, '') }];
+  if (!open) return rows;
+  for (const [key] of entriesInOrder(lane.items)) {
+    rows.push({ kind: 'item', lane: lane.id, key, left: cells(0, key), right: cells(1, key) });
+  }
   return rows;
 }
 
