@@ -1,16 +1,27 @@
-import type { Kind } from '@dialoga/core';
-import { useMemo } from 'react';
+import type { Finding, Kind } from '@dialoga/core';
 import { useChecked } from '../store/checked';
+
+type Findings = Readonly<Record<string, Finding>>;
+
+/** The cells that findings name, by kind; worked out once for all who ask about the same findings. */
+const named = new WeakMap<Findings, Map<Kind, ReadonlySet<string>>>();
+
+function cellsNamed(findings: Findings, kind: Kind): ReadonlySet<string> {
+  let byKind = named.get(findings);
+  if (!byKind) named.set(findings, (byKind = new Map()));
+  let cells = byKind.get(kind);
+  if (cells) return cells;
+  const found = new Set<string>();
+  for (const key in findings) {
+    for (const cell of findings[key]!.cells) if (cell.kind === kind) found.add([cell.id, ...cell.path].join(':'));
+  }
+  byKind.set(kind, (cells = found));
+  return cells;
+}
 
 /** Tells which cells of one kind of entity disagree with something: those that a finding names, accepted or not. */
 export function useWrongCells(kind: Kind): (id: string, ...path: string[]) => boolean {
   const { byKey } = useChecked();
-  const wrong = useMemo(() => {
-    const cells = new Set<string>();
-    for (const key in byKey) {
-      for (const cell of byKey[key]!.cells) if (cell.kind === kind) cells.add([cell.id, ...cell.path].join(':'));
-    }
-    return cells;
-  }, [byKey, kind]);
+  const wrong = cellsNamed(byKey, kind);
   return (id, ...path) => wrong.has([id, ...path].join(':'));
 }
