@@ -8,6 +8,7 @@ import {
   fillValues,
   formatBits,
   laneName,
+  lanesMade,
   pageTotals,
   pasteItems,
   pasteLanes,
@@ -38,7 +39,6 @@ import { ExchangeSettings } from './exchange-settings';
 import { ExplainDialog } from './explain-dialog';
 import { FollowDialog } from './follow-dialog';
 import { GiveWayDialog } from './give-way-dialog';
-import { lanesMade } from './lanes-made';
 import { FillDialog } from './fill-dialog';
 import { useFolded } from './map/folded';
 import { SheetMapSection } from './map/sheet-map';
@@ -134,7 +134,7 @@ export function SheetPage() {
     );
   }
 
-  const made = lanesMade(project, exchange);
+  const made = lanesMade(project, exchange, newId);
   const endAt = (column: number): End => (column < DIFFERENCE_COLUMN ? left : right);
   const sheetColumn = (column: number): SheetColumn =>
     SHEET_COLUMNS[column < DIFFERENCE_COLUMN ? column - LEFT_START : column - RIGHT_START] ?? 'name';
@@ -289,9 +289,9 @@ export function SheetPage() {
           <TextButton aria-keyshortcuts="Alt+M" onPress={() => setFolded(!folded)}>
             {folded ? 'Show map' : 'Fold map'}
           </TextButton>
-          {made.changes.length > 0 && (
-            <TextButton onPress={() => dispatch(edit(`${exchange.name}: ${made.label.toLowerCase()}`, made.changes))}>
-              {made.label}
+          {made && made.changes.length > 0 && (
+            <TextButton onPress={() => dispatch(edit(`${exchange.name}: lanes from the ${made.from}`, made.changes))}>
+              Lanes from the {made.from}
             </TextButton>
           )}
           <TextButton onPress={() => setAsking('mirror')}>Mirror</TextButton>

@@ -7,6 +7,7 @@ import {
   LANDING_ROLES,
   memoryOf,
   orderAfter,
+  pointText,
   put,
   refused,
   slotName,
@@ -47,7 +48,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'inputsAt', title: 'In lands at', track: '96px' },
   { id: 'outputs', title: 'Out', track: '60px', right: true },
   { id: 'outputsAt', title: 'Out lands at', track: '96px' },
-  { id: 'description', title: 'Description', track: 'minmax(90px, 1fr)' },
+  { id: 'description', title: 'Description', track: 'minmax(80px, 0.8fr)' },
+  { id: 'point', title: 'First point', track: 'minmax(110px, 1fr)' },
 ];
 
 /** What this controller says of each module that it claims, in its own rack or in another's. */
@@ -92,6 +94,7 @@ export function LandingsGrid({ station }: { station: string }) {
         }),
         at('outputsAt'),
         cell('description', landing.description ?? '', { mono: true }),
+        { text: firstPoint(project, landing), mono: true, muted: true },
       ],
     };
   };
@@ -129,6 +132,13 @@ export function LandingsGrid({ station }: { station: string }) {
       }}
     />
   );
+}
+
+/** How its programs write the first point of the module. */
+function firstPoint(project: Project, landing: Landing): string {
+  const module = project.get('module', landing.module);
+  const what = module && module.inputs === 0 ? 'outputs' : 'inputs';
+  return module && module[what] > 0 ? (pointText(project, { landing, what, channel: 0 }) ?? '') : '';
 }
 
 function moduleWords(project: Project, landing: Landing): string {

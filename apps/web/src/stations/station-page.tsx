@@ -8,6 +8,7 @@ import { useStateOf } from '../store/store';
 import { PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { BlockPartsGrid } from './block-parts-grid';
+import { OfferedBlocks } from './offered-blocks';
 import { AreasGrid } from './areas-grid';
 import { CopiesGrid } from './copies-grid';
 import { TagsGrid } from './tags-grid';
@@ -147,6 +148,7 @@ export function StationPage() {
             <p>taken by something else; what stands where in them, and what its program sets or sees there</p>
           </SectionHead>
           <ReservationsGrid station={id} />
+          <OfferedBlocks station={station} />
           <BlockPartsGrid station={id} />
         </Section>
         <Section aria-label="Exchanges that touch it">

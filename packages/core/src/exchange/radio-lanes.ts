@@ -9,7 +9,8 @@ import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
 import type { Module } from '../model/module.js';
 import { childrenOf, orderAfter } from '../model/order.js';
-import type { Project } from '../model/project.js';
+import type { Reader } from '../model/project.js';
+import { sameValue, withoutUnmade } from './made-lanes.js';
 import { radioPlaceOf } from '../wiring/radio-block.js';
 
 type What = 'inputs' | 'outputs';
@@ -34,7 +35,7 @@ const VIEW = 'words';
  * own image to the registers of its base that follow from kind and dial, or the other way for outputs. A lane keeps what
  * was typed into it besides; one whose module is gone, or whose dial says nothing any more, goes.
  */
-export function lanesFromDials(project: Project, exchange: Exchange, newId: () => string): Change[] {
+export function lanesFromDials(project: Reader, exchange: Exchange, newId: () => string): Change[] {
   const ends = childrenOf(project, 'end', exchange.id);
   const changes: Change[] = [];
   const lanes = new Map(childrenOf(project, 'lane', exchange.id).map((lane) => [lane.madeBy ?? '', lane]));
@@ -58,15 +59,11 @@ export function lanesFromDials(project: Project, exchange: Exchange, newId: () =
       order += 10;
     }
   }
-  for (const lane of lanes.values()) {
-    if (!lane.madeBy?.startsWith('dial ') || kept.has(lane.madeBy)) continue;
-    for (const claim of childrenOf(project, 'claim', lane.id)) changes.push(dropped('claim', claim));
-    changes.push(dropped('lane', lane));
-  }
+  changes.push(...withoutUnmade(project, lanes.values(), 'dial ', kept));
   return changes;
 }
 
-function dialledOf(project: Project, unit: End, ends: readonly End[]): { wanted: Dialled; base: End }[] {
+function dialledOf(project: Reader, unit: End, ends: readonly End[]): { wanted: Dialled; base: End }[] {
   const next = { inputs: 0, outputs: 0 };
   const modules = childrenOf(project, 'rack', unit.station)
     .flatMap((rack) => childrenOf(project, 'module', rack.id))
@@ -92,7 +89,7 @@ function dialledOf(project: Project, unit: End, ends: readonly End[]): { wanted:
 }
 
 /** The area of the base, and its view, in which references of this table are counted from 1. */
-function areaWith(project: Project, station: string, table: string): { area: string; view: string } | null {
+function areaWith(project: Reader, station: string, table: string): { area: string; view: string } | null {
   for (const { id } of childrenOf(project, 'area', station)) {
     const view = memoryOf(project, id)?.views.find(([, v]) => v.table === table && v.first === 1);
     if (view) return { area: id, view: view[0] };
@@ -101,7 +98,7 @@ function areaWith(project: Project, station: string, table: string): { area: str
 }
 
 /** A unit's own image, in words; and what makes it where it is not there yet, or too small. */
-function imageOf(project: Project, unit: End, what: What, newId: () => string): { area: Area; changes: Change[] } {
+function imageOf(project: Reader, unit: End, what: What, newId: () => string): { area: Area; changes: Change[] } {
   const kind = what === 'inputs' ? 'input image' : 'output image';
   const words = childrenOf(project, 'rack', unit.station)
     .flatMap((rack) => childrenOf(project, 'module', rack.id))
@@ -149,19 +146,13 @@ function made(
 }
 
 /** A lane that is there already: places and lengths as the dials have them now. */
-function followed(project: Project, lane: Lane, base: End, wanted: Dialled, own: Place): Change[] {
+function followed(project: Reader, lane: Lane, base: End, wanted: Dialled, own: Place): Change[] {
   return childrenOf(project, 'claim', lane.id).flatMap((claim) => {
     const place = claim.end === base.id ? wanted.place : claim.end === wanted.unit.id ? own : null;
     if (!place) return [];
     return [
-      ...(same(claim.place, place) ? [] : [set('claim', claim, ['place'], place)]),
-      ...(same(claim.length, wanted.length) ? [] : [set('claim', claim, ['length'], wanted.length)]),
+      ...(sameValue(claim.place, place) ? [] : [set('claim', claim, ['place'], place)]),
+      ...(sameValue(claim.length, wanted.length) ? [] : [set('claim', claim, ['length'], wanted.length)]),
     ];
   });
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-const dropped = (kind: 'lane' | 'claim', entity: Lane | Claim): Change => ({
-  ...{ kind, id: entity.id, path: [], before: { ...entity } as never },
-});

@@ -2,7 +2,7 @@ import { newEnd, newExchange } from '../model/create.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { added, applied, codesOf, edited } from '../testing/two-stations.testing.js';
+import { added, applied, codesOf, edited, theFinding, wordsOf } from '../testing/two-stations.testing.js';
 import { CheckEngine } from '../check/engine.js';
 import { planMove } from '../hardware/move-module.js';
 import { lanesFromLandings } from './remote-io.js';
@@ -83,4 +83,12 @@ test('lanes that are bound to the range of a module are named before it moves, a
   ]);
   const after = applied(project, { id: 'm', label: '', changes: plan.changes(true) });
   expect(codesOf(after).filter((c) => c.startsWith('SIZ') || c.startsWith('HWS 9'))).toEqual([]);
+});
+
+test('DIR 7: lanes that no longer follow their landings are a Doubt until they do', () => {
+  const project = made(remote());
+  expect(codesOf(project)).not.toContain('DIR 7');
+  const moved = edited(project, ['landing', 'l3', 'outputsAt', { area: 'areaa', view: 'va', number: 720 }]);
+  expect(wordsOf(theFinding(moved, 'DIR 7'))).toContain('its lanes no longer follow the landings');
+  expect(codesOf(made(moved))).not.toContain('DIR 7');
 });

@@ -10,7 +10,8 @@ import type { Landing } from '../model/landing.js';
 import type { Lane } from '../model/lane.js';
 import type { Module } from '../model/module.js';
 import { childrenOf, orderAfter } from '../model/order.js';
-import type { Project } from '../model/project.js';
+import { sameValue, withoutUnmade } from './made-lanes.js';
+import type { Reader } from '../model/project.js';
 
 type What = 'inputs' | 'outputs';
 
@@ -29,7 +30,7 @@ interface Wanted {
  * outputs. The head's own image is the bytes of its modules, slot after slot. A lane keeps what was typed into it
  * besides; one whose landing is gone goes, too. Nothing where all lanes follow already.
  */
-export function lanesFromLandings(project: Project, exchange: Exchange, newId: () => string): Change[] {
+export function lanesFromLandings(project: Reader, exchange: Exchange, newId: () => string): Change[] {
   const ends = childrenOf(project, 'end', exchange.id);
   const head = ends.find((e) => e.calling === 'listens');
   const controllers = ends.filter((e) => e !== head);
@@ -49,17 +50,13 @@ export function lanesFromLandings(project: Project, exchange: Exchange, newId: (
     if (lane) changes.push(...followed(project, lane, end, head, wanted, theirs));
     else changes.push(...made(exchange, (i + 1) * 10, end, head, wanted, theirs, newId));
   }
-  for (const lane of lanes.values()) {
-    if (!lane.madeBy?.startsWith('landing ') || kept.has(lane.madeBy)) continue;
-    for (const claim of childrenOf(project, 'claim', lane.id)) changes.push(dropped('claim', claim));
-    changes.push(dropped('lane', lane));
-  }
+  changes.push(...withoutUnmade(project, lanes.values(), 'landing ', kept));
   const areas = [...used].flatMap((what) => images[what].changes);
   return [...areas, ...changes];
 }
 
 /** Every input and output that a controller claims in the head's racks; a listener takes the inputs only. */
-function wantedOf(project: Project, controller: End, head: End): Wanted[] {
+function wantedOf(project: Reader, controller: End, head: End): Wanted[] {
   const modules = childrenOf(project, 'rack', head.station)
     .flatMap((rack) => childrenOf(project, 'module', rack.id))
     .sort((a, b) => (a.slot ?? Infinity) - (b.slot ?? Infinity));
@@ -80,7 +77,7 @@ function wantedOf(project: Project, controller: End, head: End): Wanted[] {
 }
 
 /** The head's image of its modules' inputs or outputs, and what makes it where it is not there yet or too small. */
-function imageOf(project: Project, head: End, what: What, newId: () => string): { area: Area; changes: Change[] } {
+function imageOf(project: Reader, head: End, what: What, newId: () => string): { area: Area; changes: Change[] } {
   const kind = what === 'inputs' ? 'input image' : 'output image';
   const total = childrenOf(project, 'rack', head.station)
     .flatMap((rack) => childrenOf(project, 'module', rack.id))
@@ -126,23 +123,17 @@ function made(
 }
 
 /** A lane that is there already: places and lengths as the landing has them now. */
-function followed(project: Project, lane: Lane, end: End, head: End, wanted: Wanted, theirs: Place): Change[] {
+function followed(project: Reader, lane: Lane, end: End, head: End, wanted: Wanted, theirs: Place): Change[] {
   const length = { count: wanted.bytes, unit: 8 };
   return childrenOf(project, 'claim', lane.id).flatMap((claim) => {
     const place = claim.end === end.id ? wanted.landing[`${wanted.what}At`] : claim.end === head.id ? theirs : null;
     if (!place) return [];
     return [
-      ...(same(claim.place, place) ? [] : [set('claim', claim, ['place'], place)]),
-      ...(same(claim.length, length) ? [] : [set('claim', claim, ['length'], length)]),
-      ...(claim.type === null || same(claim.type, { base: 'BYTE', count: wanted.bytes }) || isTyped(claim.type)
+      ...(sameValue(claim.place, place) ? [] : [set('claim', claim, ['place'], place)]),
+      ...(sameValue(claim.length, length) ? [] : [set('claim', claim, ['length'], length)]),
+      ...(claim.type === null || sameValue(claim.type, { base: 'BYTE', count: wanted.bytes }) || isTyped(claim.type)
         ? []
         : [set('claim', claim, ['type'], { base: 'BYTE', count: wanted.bytes })]),
     ];
   });
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-const dropped = (kind: 'lane' | 'claim', entity: Lane | Claim): Change => ({
-  ...{ kind, id: entity.id, path: [], before: { ...entity } as never },
-});

@@ -89,6 +89,12 @@ export class ReservedBlock {
   @IsString() @MaxLength(500) source!: string;
 }
 
+/** A template for the text of one point of a module, with its source. */
+export class PointText {
+  @IsString() @MaxLength(200) text!: string;
+  @IsString() @MaxLength(500) source!: string;
+}
+
 /** Sizes in bytes that a block may have. */
 export class Sizes {
   @IsArray() @ArrayUnique() @IsInt({ each: true }) @Min(1, { each: true }) bytes!: number[];
@@ -132,6 +138,8 @@ export class Profile {
   @RecordOf(() => Sizes, { nullable: true }) sizes?: Record<string, Sizes> | null;
   /** blocks that it, or a communication module of it, takes of a memory */
   @RecordOf(() => ReservedBlock, { nullable: true }) blocks?: Record<string, ReservedBlock> | null;
+  /** how a point of a module is written in its programs: `{station}:{slot}:{kind}.{channel}` */
+  @Nested(() => PointText, { nullable: true }) pointText?: PointText | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */

@@ -1,6 +1,42 @@
 import type { Profile } from '../model/profile.js';
 import { ASSUMED } from './assumed.js';
 
+/** What a communication module of a small controller keeps in its memory: 16 bytes, at one of several places. */
+const BLOCKS: Profile['blocks'] = {
+  communication: {
+    ...{ order: 10, name: 'Communication module', areaKind: 'memory', length: 128, firstStart: 3200, startStep: 128 },
+    source: ASSUMED,
+    members: {
+      listen: {
+        ...{ order: 10, name: 'Listen', offset: 0, bits: 1, use: 'to listen', role: 'listens', signal: 'level' },
+        ...{ access: 'read and set', meaning: 'answers while it is set' },
+      },
+      start: {
+        ...{ order: 20, name: 'Start', offset: 1, bits: 1, use: 'to start', role: 'calls', signal: 'pulse' },
+        ...{ access: 'read and set', meaning: 'sets the connection up' },
+      },
+      ready: {
+        ...{ order: 30, name: 'Ready', offset: 16, bits: 1, use: 'interlock', access: 'read' },
+        meaning: 'the module has its settings',
+      },
+      up: { order: 40, name: 'Link up', offset: 17, bits: 1, use: 'status', access: 'read' },
+      error: { order: 50, name: 'Error code', offset: 32, bits: 16, use: 'status', access: 'read' },
+      settings: {
+        ...{
+          order: 60,
+          name: 'Settings',
+          offset: 64,
+          bits: 64,
+          use: 'settings',
+          access: 'read and set',
+          atStart: true,
+        },
+        meaning: 'written by the start values',
+      },
+    },
+  },
+};
+
 const NAMES = { caseMatters: false, source: ASSUMED };
 
 /** Controllers, small and large, in both byte orders. */
@@ -30,6 +66,7 @@ export const CONTROLLERS: Profile[] = [
       'cyclic-ethernet-io': { roles: ['calls'], media: ['ethernet'], source: ASSUMED },
     },
     nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
+    pointText: { text: '{station}:{slot}:{kind}.{channel}', source: ASSUMED },
     words: {
       writes: { word: 'send' },
       reads: { word: 'receive' },
@@ -87,12 +124,14 @@ export const CONTROLLERS: Profile[] = [
     layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
     nameRule: { longest: 12, ...NAMES },
+    blocks: BLOCKS,
   },
   {
     ...{ id: 'profile-small-high', order: 54, name: 'Small controller, high byte first', views: {}, words: {} },
     layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
     nameRule: { longest: 12, ...NAMES },
+    blocks: BLOCKS,
   },
   {
     ...{ id: 'profile-large', order: 60, name: 'Large controller, tags by name', views: {}, words: {} },

@@ -14,6 +14,8 @@ export const FIGURE_FORMS = [
   'speaks Modbus TCP: calls, listens; ethernet',
   'forwards requests by unit',
   'unit is the last part of the address',
+  'sizes Modbus TCP: 4, 16, 32',
+  'points {station}:{slot}:{kind}.{channel}',
 ] as const;
 
 /** One more thing that a profile says, of which the source is yet to be said. Each is written as in FIGURE_FORMS. */
@@ -21,7 +23,7 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   const text = typed.trim();
   const put = (path: string[], value: unknown) => changed(set('profile', profile, path, value));
   /** into a list that may not be there yet */
-  const into = (list: 'presets' | 'radioBlocks' | 'speaks' | 'forwards', key: string, value: unknown) =>
+  const into = (list: 'presets' | 'radioBlocks' | 'speaks' | 'forwards' | 'sizes', key: string, value: unknown) =>
     profile[list] ? put([list, key], value) : put([list], { [key]: value });
   const factory = /^factory (.+?) (\S+)$/i.exec(text);
   const field = PRESET_FIELDS.find((f) => f === factory?.[1]?.toLowerCase());
@@ -34,6 +36,12 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   if (protocol && speech) return into('speaks', protocol, { ...speech, source: '' });
   const what = FORWARDS.find((f) => `forwards ${f}` === text.toLowerCase());
   if (what) return into('forwards', newId, { what, source: '' });
+  const sizes = /^sizes (.+?):(.*)$/i.exec(text);
+  const sized = sizes && protocolNamed(sizes[1]!);
+  const bytes = sizes && readSizes(sizes[2]!);
+  if (sized && bytes) return into('sizes', sized, { bytes, source: '' });
+  const points = /^points (.*\{channel\}.*)$/i.exec(text);
+  if (points) return put(['pointText'], { text: points[1]!.trim(), source: '' });
   if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });
   const limit = /^([a-z]+)\s+(\d{1,9})$/i.exec(text);
   if (limit) return put(['limits', limit[1]!.toLowerCase()], { value: Number(limit[2]), source: '' });
@@ -61,4 +69,10 @@ export function readSpeech(text: string): { roles: Calling[]; media: NetworkKind
   const firmware = /^from (\d+(?:\.\d+)*)$/.exec(least)?.[1];
   if (!known || (least !== '' && !firmware)) return null;
   return { roles, media, ...(firmware ? { firmware } : {}) };
+}
+
+/** `4, 16, 32`. Null where it is not that. */
+export function readSizes(text: string): number[] | null {
+  const sizes = text.split(',').map((part) => Number(part.trim()));
+  return sizes.length > 0 && sizes.every((n) => Number.isInteger(n) && n > 0) ? sizes : null;
 }

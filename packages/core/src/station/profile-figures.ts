@@ -3,7 +3,8 @@ import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
 import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, FORWARDS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
-import { readRadioBlock, readSpeech } from './add-figure.js';
+import { formatBits } from '../address/length.js';
+import { readRadioBlock, readSizes, readSpeech } from './add-figure.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 /** One thing that a profile says, with where it comes from. */
@@ -93,6 +94,20 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     const name = PROTOCOLS.find((p) => p.id === key)?.name ?? key;
     figures.push({ id: `speaks.${key}`, what: `speaks ${name}`, value, source: speech.source });
   }
+  for (const [key, block] of entriesInOrder(profile.blocks ?? {})) {
+    const first = typeof block.firstStart === 'number' ? `, from bit ${block.firstStart}` : '';
+    const step = typeof block.startStep === 'number' ? ` every ${formatBits(block.startStep, 8)}` : '';
+    const value = `${formatBits(block.length, 8)}${first}${step}; ${Object.keys(block.members).length} parts`;
+    figures.push({ id: `blocks.${key}`, what: `takes for ${block.name}`, value, source: block.source });
+  }
+  for (const [key, { bytes, source }] of Object.entries(profile.sizes ?? {})) {
+    const name = PROTOCOLS.find((p) => p.id === key)?.name ?? key;
+    figures.push({ id: `sizes.${key}`, what: `sizes by ${name}, bytes`, value: bytes.join(', '), source });
+  }
+  if (profile.pointText) {
+    const { text: value, source } = profile.pointText;
+    figures.push({ id: 'pointText', what: 'a point of a module is written', value, source });
+  }
   for (const [key, { what, source }] of Object.entries(profile.forwards ?? {})) {
     figures.push({ id: `forwards.${key}`, what: 'passes on', value: what, source, options: FORWARDS });
   }
@@ -120,8 +135,8 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
-    if (head === 'unitIsLastOctet') return to([head, 'source'], clean);
-    return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards'].includes(head)
+    if (head === 'unitIsLastOctet' || head === 'pointText') return to([head, 'source'], clean);
+    return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards', 'blocks', 'sizes'].includes(head)
       ? to([head, key, 'source'], clean)
       : nothing;
   }
@@ -168,6 +183,14 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       if (clean === '') return to(path, undefined);
       const what = parseWord(clean, FORWARDS, 'kind of traffic');
       return what.ok ? to([...path, 'what'], what.value) : refused(what);
+    }
+    case 'pointText':
+      return clean === '' ? to([head], null) : to([head, 'text'], clean);
+    case 'sizes': {
+      if (clean === '') return to(path, undefined);
+      const bytes = readSizes(clean);
+      const expected = 'write sizes in bytes, as in 4, 16, 32';
+      return bytes ? to([...path, 'bytes'], bytes) : refused({ found: `“${clean}” are no sizes`, expected });
     }
     case 'unitIsLastOctet':
       return clean === '' || clean.toLowerCase() === 'no' ? to(path, undefined) : nothing;

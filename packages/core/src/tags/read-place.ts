@@ -1,12 +1,17 @@
 import { memoriesOf } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
+import { readPoint } from '../hardware/point-text.js';
 import type { Read } from '../address/result.js';
 import type { Place } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
 import { parseTagPlace } from './tag-place.js';
 
-/** A text as a place of this station: an address in one of its areas, or else one of its tags by name. */
+/** A text as a place of this station: an address in one of its areas, else one of its tags by name, or a point of a module. */
 export function readPlace(reader: Reader, stationId: string, text: string): Read<Place> {
   const address = parseAddress(text, memoriesOf(reader, stationId));
-  return address.ok ? address : (parseTagPlace(reader, stationId, text) ?? address);
+  if (address.ok) return address;
+  const tag = parseTagPlace(reader, stationId, text);
+  if (tag) return tag;
+  const point = readPoint(reader, stationId, text);
+  return point ? (point.ok ? { ok: true, value: point.value.place } : point) : address;
 }

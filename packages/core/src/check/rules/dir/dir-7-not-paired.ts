@@ -5,8 +5,9 @@ import { childrenOf } from '../../../model/order.js';
 import type { ReferenceField } from '../../../model/words.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
 import { stationName } from '../../port-words.js';
+import { notFollowed } from './not-followed.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 
 /** What one end calls input is the other’s output. */
 const MIRRORED: Record<ReferenceField, ReferenceField> = {
@@ -30,6 +31,13 @@ export const notPaired: Rule = {
         consequence: 'The connection is refused, or set up with another one.',
         remedy: 'Settle it, and enter the same at both ends.',
       },
+      notFollowed: {
+        severity: 'doubt',
+        headline: '{exchange}: its lanes no longer follow the {from}',
+        says: ['[[{count}]] of its lanes, or of their places and lengths, are not as the {from} say'],
+        consequence: 'The sheet says something else than what the modules exchange.',
+        remedy: 'Press “Lanes from the {from}” on its sheet.',
+      },
       elements: {
         severity: 'blocker',
         headline: '{exchange}: {a} counts in elements of {aValue} bits, {b} in elements of {bValue}',
@@ -47,7 +55,18 @@ export const notPaired: Rule = {
     },
   },
   on: {
-    *exchange(exchange, { reader }) {
+    *exchange(exchange, { reader }): Generator<Report> {
+      const unlike = notFollowed(reader, exchange);
+      if (unlike) {
+        yield {
+          ...{ message: 'notFollowed', label: 'not followed' },
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
+          cells: [{ kind: 'exchange', id: exchange.id, path: ['name'] }],
+          params: { exchange: exchange.name, from: unlike.from, count: String(unlike.count) },
+          subjects: [exchange.id],
+        };
+      }
       const [a, ...others] = childrenOf(reader, 'end', exchange.id);
       for (const b of a ? others : []) {
         const report = (message: string, label: string, path: string[], field: string, x: string, y: string) => ({
@@ -87,6 +106,7 @@ export const notPaired: Rule = {
     },
   },
   fixes(finding, reader) {
+    if (finding.message === 'notFollowed') return [];
     if (finding.message !== 'slots') {
       const { a, b, aValue, bValue, field } = finding.params;
       return finding.cells.flatMap((cell, i) => {
