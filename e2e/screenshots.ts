@@ -27,7 +27,7 @@ test('pictures', async ({ page, app }) => {
   await shot('slots', `/p/${project}/stations/evaphead`);
   await shot('owner-map', `/p/${project}/owner-map`);
   await shot('coupler', `/p/${project}/exchanges/docks`);
-  await shot('service-link', `/p/${project}/exchanges/service`);
+  await shot('running', `/p/${project}/exchanges/duty/running`);
   await shot('profiles', `/p/${project}/profiles`);
   await page.goto(`${app.url}/p/${project}/hardware-list`);
   await page.getByLabel('Rows of the list').fill(readFileSync(join(folder, '../../demo/hardware-list.csv'), 'utf8'));
