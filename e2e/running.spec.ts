@@ -177,7 +177,7 @@ test('a structure: typed member by member, laid out at both ends, and the first 
 test('the load of a network is asked about from the level that the project sets', async ({ page, app }) => {
   await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
   await expectDemo(page);
-  const loads = page.getByRole('grid', { name: 'Load of Ethernet networks' });
+  const loads = page.getByRole('grid', { name: 'Ethernet load' });
   await loads
     .getByRole('row', { name: /Plant LAN/ })
     .getByRole('gridcell')

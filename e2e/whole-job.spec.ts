@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Change } from '@dialoga/core';
 import { cell, DEMO, expect, expectDemo, expectStored, pasteText, test } from './app';
 
-/** Of the demo. */
-const BLOCKERS = DEMO.blocker;
+/** Of the demo; one, the simulator over an input module, has no ready fix. */
+const BLOCKERS = DEMO.blocker - 1;
 
 const skidList = readFileSync(join(import.meta.dirname, '../demo/skid-list.tsv'), 'utf8');
 
@@ -23,9 +24,9 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   const foot = page.locator('footer');
   for (let left = BLOCKERS; left > 0;) {
     await page.keyboard.press('Alt+PageDown');
-    await expect(foot).toContainText(`of ${left + DEMO.doubt + DEMO.hint}`);
+    await expect(foot).toContainText(`of ${left + DEMO.blocker - BLOCKERS + DEMO.doubt + DEMO.hint}`);
     await expect.poll(() => page.evaluate(() => document.activeElement?.tagName !== 'BODY')).toBe(true);
-    if (/ADR 7|DIR 9/.test((await foot.textContent())!)) continue;
+    if (/ADR 7|DIR 9|POS 2|LIN 6/.test((await foot.textContent())!)) continue;
     await page.keyboard.press('Alt+Enter');
     left--;
     await expectDemo(page, left - BLOCKERS);
@@ -47,19 +48,33 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   }
 
   // The Doubt: another subnet for the laptop’s second adapter, typed where the finding shows.
-  await page.keyboard.press('Alt+PageDown');
-  await expect(page.getByRole('grid', { name: 'Ports' })).toBeVisible();
+  await expect(async () => {
+    await page.keyboard.press('Alt+PageDown');
+    await expect(foot).toContainText('ADR 7', { timeout: 300 });
+  }).toPass();
+  await expect(page).toHaveURL(/stations\/servicelaptop\?at=/);
+  await expect(page.getByRole('grid', { name: 'Ports' })).toBeFocused();
   await page.keyboard.type('192.168.7.2/24');
   await page.keyboard.press('Enter');
   await expectDemo(page, -BLOCKERS, -1);
 
-  // The other Doubt: the evaporators’ supplier, in a window of his own, decides what his fans do on a lost link.
+  // What only people can say, another says in a window of his own: what the fans do on a lost link, where the simulator
+  // may write, who has the last word, and how the roof's characters are framed.
+  const set = (kind: Change['kind'], id: string, path: string[], before: unknown, after: unknown) =>
+    ({ kind, id, path, ...(before === undefined ? {} : { before }), after }) as Change;
+  const roof = ['port-plantctl-roof-line', 'port-roofbase-roof-line'];
   await app.change(project, {
     id: 'decided',
-    label: 'Lost link',
-    changes: [{ kind: 'exchange', id: 'evaporators', path: ['onLoss'], after: { sinks: 'go to zero' } }],
+    label: 'Decided',
+    changes: [
+      set('exchange', 'evaporators', ['onLoss'], undefined, { sinks: 'go to zero', source: 'is told by a status' }),
+      set('claim', 'trial-see-plantctl', ['place', 'number'], 2, 42),
+      set('area', 'plantctl-memory', ['lastWord'], undefined, 'ControlRoom'),
+      ...roof.map((id) => set('port', id, ['serial'], '19200 8N1', '19200 8E1')),
+    ],
   });
-  await expectDemo(page, -BLOCKERS, -2);
+  const clear = () => expectDemo(page, -DEMO.blocker, -DEMO.doubt, -DEMO.hint);
+  await clear();
 
   // A new exchange, its one lane from the other supplier's list.
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
@@ -71,7 +86,8 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
 
   await page.getByLabel('PlantCtl was told the address').fill('10.48.10.12');
   await page.getByLabel('PlantCtl was told the address').press('Enter');
-  await expectDemo(page, -BLOCKERS, -2);
+  // SkidCtl’s module answers only while its program holds a bit.
+  await expectDemo(page, -DEMO.blocker, 1 - DEMO.doubt, -DEMO.hint);
 
   // The right page first: a lane, opened, and the list pasted into its empty row.
   await cell(page, 'newlane', 8).click();
@@ -109,14 +125,14 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
 
   // What is still missing is named, and mended by keyboard: direction, place told, order of registers.
   await expect(page.locator('footer')).toContainText('1 of');
-  for (let i = 0; i < 4; i++) {
-    const clear = await page.locator('footer').getByText('No findings').isVisible();
-    if (clear) break;
+  for (let i = 0; i < 5; i++) {
+    const none = await page.locator('footer').getByText('No findings').isVisible();
+    if (none) break;
     const before = await page.locator('footer').textContent();
     await page.keyboard.press('Alt+Enter');
     await expect(page.locator('footer')).not.toHaveText(before!);
   }
-  await expectDemo(page, -BLOCKERS, -2);
+  await clear();
   await expect(cell(page, `lane:${lane}`, 7)).toHaveText('agreed');
   await expectStored(page);
   const end = await app.file(project);
@@ -124,7 +140,7 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await app.stop();
   await app.start();
   await page.reload();
-  await expectDemo(page, -BLOCKERS, -2);
+  await clear();
   await expect(cell(page, `lane:${lane}`, 7)).toHaveText('agreed');
   expect(await app.file(project)).toBe(end);
 });

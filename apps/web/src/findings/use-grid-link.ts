@@ -9,10 +9,12 @@ export interface Shown {
   list?: 'views' | 'reservations' | 'told' | 'members';
   /** the field of each column; null: none that a link names */
   fields: readonly (string | null)[];
+  /** other grids show the other fields: a link to one of those leads there */
+  onlyThese?: true;
 }
 
 /** Entries of a list have rows named `entity entry`. */
-function placeOf(cell: Cell, { kind, list, fields }: Shown): CellAt | null {
+function placeOf(cell: Cell, { kind, list, fields, onlyThese }: Shown): CellAt | null {
   if (cell.kind !== kind) return null;
   const [head, key, field] = cell.path;
   const inList =
@@ -21,6 +23,7 @@ function placeOf(cell: Cell, { kind, list, fields }: Shown): CellAt | null {
   const whole = cell.path.join('.');
   const named = list ? field : fields.includes(whole) ? whole : head;
   const column = fields.indexOf(named ?? null);
+  if (column < 0 && onlyThese) return null;
   const first = fields.findIndex((f) => f !== null);
   return { row: list ? `${cell.id} ${key}` : cell.id, column: column < 0 ? first : column };
 }

@@ -99,7 +99,7 @@ export function BlockPartsGrid({ station }: { station: string }) {
     );
   return (
     <SmallGrid
-      label="Parts of reserved ranges"
+      label="Parts of their blocks"
       columns={COLUMNS}
       rows={rows}
       onEdit={onEdit}

@@ -19,7 +19,7 @@ import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { space } from '../theme/tokens';
 
-const SHOWN: Shown = { kind: 'network', fields: [null, 'linkRate', null, null, null] };
+const SHOWN: Shown = { kind: 'network', fields: [null, 'linkRate', null, null, null], onlyThese: true };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Ethernet network', names: true, track: 'minmax(96px, 1fr)' },
   { id: 'linkRate', title: 'Mbit/s', track: '64px', right: true },
@@ -83,7 +83,7 @@ export function EthernetLoads() {
         </p>
       </SectionHead>
       <SmallGrid
-        label="Load of Ethernet networks"
+        label="Ethernet load"
         columns={COLUMNS}
         rows={rows}
         link={link}

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal/lite';
 import type { Change } from '../change/change.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
@@ -7,7 +8,8 @@ import type { Reader } from '../model/project.js';
 import { lanesFromDials } from './radio-lanes.js';
 import { lanesFromLandings } from './remote-io.js';
 
-export const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** Whether two values are the same, in whatever order their fields were written. */
+export const sameValue = (a: unknown, b: unknown): boolean => dequal(a, b);
 
 /** The changes that take out lanes of this origin that nothing makes any more, with their claims. */
 export function withoutUnmade(

@@ -1,3 +1,5 @@
+import { writeProject } from '../file/canonical.js';
+import { readProject } from '../file/read-project.js';
 import { newEnd, newExchange } from '../model/create.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
@@ -91,4 +93,11 @@ test('DIR 7: lanes that no longer follow their landings are a Doubt until they d
   const moved = edited(project, ['landing', 'l3', 'outputsAt', { area: 'areaa', view: 'va', number: 720 }]);
   expect(wordsOf(theFinding(moved, 'DIR 7'))).toContain('its lanes no longer follow the landings');
   expect(codesOf(made(moved))).not.toContain('DIR 7');
+});
+
+test('lanes read from a file follow as they did before it was written', () => {
+  const project = made(remote());
+  const read = readProject(writeProject(project));
+  if (!read.ok) throw new Error('the file cannot be read');
+  expect(changesOf(read.project)).toEqual([]);
 });

@@ -2,6 +2,7 @@ import { spanAddresses } from '../address/format-address.js';
 import { memoryOf } from '../address/memory.js';
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
+import { digestOf } from '../model/digest.js';
 import type { BlockMember } from '../model/block-member.js';
 import type { End } from '../model/end.js';
 import type { Exchange, StartStep } from '../model/exchange.js';
@@ -62,14 +63,21 @@ export function stepWords({ member, address }: StartMember): string {
   return `${does} ${member.name} at ${address}${how}`;
 }
 
-/** The changes that add what is missing, at the end of what is there. */
-export function proposeStart(reader: Reader, exchange: Exchange, newId: () => string): Change[] {
+/**
+ * The changes that add what is missing, or only these steps of it, at the end of what is there. A step’s key follows from
+ * its part, so that two people who add it add one step.
+ */
+export function proposeStart(
+  reader: Reader,
+  exchange: Exchange,
+  wanted: (step: StartMember) => boolean = () => true,
+): Change[] {
   let order = orderAfter(Object.values(exchange.start ?? {}));
-  const missing = missingSteps(reader, exchange);
+  const missing = missingSteps(reader, exchange).filter(wanted);
   if (missing.length === 0) return [];
   const steps: Record<string, StartStep> = { ...exchange.start };
   for (const one of missing) {
-    steps[newId()] = { order, end: one.end.id, does: stepWords(one), member: one.ref };
+    steps[`s-${digestOf([one.end.id, one.ref])}`] = { order, end: one.end.id, does: stepWords(one), member: one.ref };
     order += 10;
   }
   return [set('exchange', exchange, ['start'], steps)];

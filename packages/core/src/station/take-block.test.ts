@@ -47,7 +47,6 @@ test('where the first place is taken, the next that is permitted is', () => {
 test('its bits are what the start sequence of an exchange is proposed from', () => {
   const after = taken(plant());
   expect(codesOf(after)).toContain('DIR 12');
-  let n = 0;
-  const changes = proposeStart(after, after.get('exchange', 'y')!, () => `s${n++}`);
+  const changes = proposeStart(after, after.get('exchange', 'y')!);
   expect(codesOf(applied(after, { id: 'p', label: '', changes }))).not.toContain('DIR 12');
 });

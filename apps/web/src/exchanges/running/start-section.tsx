@@ -71,9 +71,7 @@ export function StartSection({ exchange }: { exchange: Exchange }) {
         {missing.length > 0 && (
           <TextButton
             onPress={() =>
-              commit(`${exchange.name}: start sequence`, [
-                { changes: proposeStart(project, exchange, newId), problem: null },
-              ])
+              commit(`${exchange.name}: start sequence`, [{ changes: proposeStart(project, exchange), problem: null }])
             }
           >
             Add them

@@ -1,4 +1,4 @@
-import { missingSteps, stepWords } from '../../../exchange/start-sequence.js';
+import { missingSteps, proposeStart, stepWords } from '../../../exchange/start-sequence.js';
 import { stationName } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 
@@ -34,5 +34,13 @@ export const startIncomplete: Rule = {
         };
       }
     },
+  },
+  fixes(finding, reader) {
+    const exchange = reader.get('exchange', finding.about.id);
+    const end = finding.parties[0]?.end;
+    if (!exchange) return [];
+    const { a, step } = finding.params;
+    const changes = proposeStart(reader, exchange, (one) => one.end.id === end && stepWords(one) === step);
+    return changes.length > 0 ? [{ label: `add “${step}” of ${a}`, changes }] : [];
   },
 };

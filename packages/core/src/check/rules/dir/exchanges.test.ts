@@ -8,6 +8,7 @@ import {
   applied,
   codesOf,
   edited,
+  fixed,
   theFinding,
   twoStations,
   wordsOf,
@@ -162,13 +163,15 @@ test('DIR 12: what a module waits for is in the start sequence; it can be propos
   const finding = theFinding(project, 'DIR 12');
   expect(wordsOf(finding)).toContain('lacks “sets Listen at b101, and holds it” of C');
   const y = project.get('exchange', 'y')!;
-  const changes = proposeStart(project, y, () => 'step1');
+  const changes = proposeStart(project, y);
   const proposed = applied(project, { id: 'p', label: '', changes });
   expect(codesOf(proposed)).toEqual([]);
   expect(Object.values(proposed.get('exchange', 'y')!.start!)).toEqual([
     { order: 10, end: 'yc', does: 'sets Listen at b101, and holds it', member: 'areac r m' },
   ]);
-  expect(proposeStart(proposed, proposed.get('exchange', 'y')!, () => 'never')).toEqual([]);
+  expect(proposeStart(proposed, proposed.get('exchange', 'y')!)).toEqual([]);
+  // The finding's own fix adds its step.
+  expect(codesOf(fixed(project, finding))).toEqual([]);
 });
 
 test('a start sequence begins with whoever listens, and sees what it may only read', () => {
