@@ -78,7 +78,8 @@ const nothing = (): CheckChange => ({ findings: new Map(), lanes: new Map() });
 export class CheckEngine {
   private project: Project;
   private readonly units = new Map<string, Unit>();
-  private readonly readers = new Map<string, Set<Unit>>();
+  /** by what was read; most things are read by one unit only, which then stands for itself */
+  private readonly readers = new Map<string, Unit | Set<Unit>>();
   private readonly lanes = new Map<string, LaneResult>();
   /** of a lane, a copy or a landing: the ids of its uses */
   private readonly usesOf = new Map<string, string[]>();
@@ -176,7 +177,9 @@ export class CheckEngine {
   }
 
   private staleBy(key: string): void {
-    this.readers.get(key)?.forEach(({ scope, id }) => this.stale(scope, id));
+    const readers = this.readers.get(key);
+    if (readers instanceof Set) for (const { scope, id } of readers) this.stale(scope, id);
+    else if (readers) this.stale(readers.scope, readers.id);
   }
 
   private stale(scope: Scope | MoverKind, id: string): void {
@@ -319,8 +322,8 @@ export class CheckEngine {
     this.units.set(key, unit);
     for (const read of unit.reads) {
       const readers = this.readers.get(read);
-      if (readers) readers.add(unit);
-      else this.readers.set(read, new Set([unit]));
+      if (readers instanceof Set) readers.add(unit);
+      else this.readers.set(read, readers ? new Set([readers, unit]) : unit);
     }
     for (const finding of unit.findings) {
       this.found.set(finding.key, finding);
@@ -331,8 +334,10 @@ export class CheckEngine {
   private forget(unit: Unit): void {
     for (const read of unit.reads) {
       const readers = this.readers.get(read);
-      readers?.delete(unit);
-      if (readers?.size === 0) this.readers.delete(read);
+      if (readers instanceof Set) {
+        readers.delete(unit);
+        if (readers.size === 0) this.readers.delete(read);
+      } else if (readers === unit) this.readers.delete(read);
     }
     for (const { key } of unit.findings) {
       this.found.delete(key);

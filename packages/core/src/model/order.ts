@@ -8,6 +8,12 @@ export function byOrder(a: Entity, b: Entity): number {
   return orderKey(a) - orderKey(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 }
 
+/** Mostly they come in order, and need no sorting. */
+function inOrderAlready(list: readonly Entity[]): boolean {
+  for (let i = 1; i < list.length; i++) if (byOrder(list[i - 1]!, list[i]!) > 0) return false;
+  return true;
+}
+
 /** The entities of one kind that refer to this id, in order: the lanes of an exchange, the ports of a network … */
 export function childrenOf<K extends Kind>(reader: Reader, kind: K, id: string): EntityOf[K][] {
   const children: EntityOf[K][] = [];
@@ -15,7 +21,7 @@ export function childrenOf<K extends Kind>(reader: Reader, kind: K, id: string):
     const entity = reader.get(kind, child);
     if (entity) children.push(entity);
   }
-  return children.length > 1 ? children.sort(byOrder) : children;
+  return inOrderAlready(children) ? children : children.sort(byOrder);
 }
 
 export function inOrder<K extends Kind>(project: Project, kind: K): EntityOf[K][] {
