@@ -156,6 +156,8 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
       {other && select('carries', 'carries', facts.carries, choices(CARRIED))}
       {other && select('places', 'places', facts.places, choices(PLACES))}
       {other && input('default port', 'tcpPort', facts.tcpPort === null ? '' : String(facts.tcpPort), 'none')}
+      {other && input('runs on', 'media', (facts.media ?? []).join(', '), 'ethernet', false)}
+      {other && input('bytes at most', 'limit', facts.limit ? String(facts.limit) : '', 'not known')}
       {other && select('unit told', 'unitTold', facts.unitTold ? 'yes' : 'no', choices(['yes', 'no']))}
     </Row>
   );

@@ -6,11 +6,13 @@ import type { Exchange } from '../model/exchange.js';
 import {
   CARRIED,
   EXCHANGE_KINDS,
+  NETWORK_KINDS,
   ON_RETURN,
   PLACES,
   SINKS_ON_LOSS,
   SOURCE_ON_LOSS,
   TRANSFERS,
+  type NetworkKind,
 } from '../model/words.js';
 import { PROTOCOL_CHOICES, protocolOf } from '../protocol/catalogue.js';
 import { parseTime } from '../time/parse-time.js';
@@ -34,7 +36,9 @@ export type ExchangeField =
   | 'carries'
   | 'places'
   | 'tcpPort'
-  | 'unitTold';
+  | 'unitTold'
+  | 'media'
+  | 'limit';
 
 /** What is decided for the time when the link is gone. */
 export type LossField = 'sinks' | 'source' | 'back' | 'notRepeated';
@@ -117,6 +121,20 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
       if (clean === '') return fact({ tcpPort: null });
       const port = parseWhole(clean, 1, 65535, 'a TCP port');
       return port.ok ? fact({ tcpPort: port.value }) : refused(port);
+    }
+    case 'media': {
+      const media: NetworkKind[] = [];
+      for (const part of clean.split(',').filter((p) => p.trim() !== '')) {
+        const kind = parseWord(part, NETWORK_KINDS, 'kind of network');
+        if (!kind.ok) return refused(kind);
+        if (!media.includes(kind.value)) media.push(kind.value);
+      }
+      return fact({ media });
+    }
+    case 'limit': {
+      if (clean === '') return fact({ limit: null });
+      const limit = parseWhole(clean.replace(/\s*bytes?$/, ''), 1, 1_000_000_000, 'a limit in bytes');
+      return limit.ok ? fact({ limit: limit.value }) : refused(limit);
     }
     case 'unitTold':
       return fact({ unitTold: clean === 'yes' });

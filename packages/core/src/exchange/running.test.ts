@@ -5,7 +5,7 @@ import { editBlockMember, memberText } from '../station/edit-block-member.js';
 import { editCopy } from '../station/edit-copy.js';
 import { editReservation, mayStartText } from '../station/edit-area.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { applied, edited } from '../testing/two-stations.testing.js';
+import { applied, codesOf, edited, theFinding, wordsOf } from '../testing/two-stations.testing.js';
 import { editEnd } from './edit-end.js';
 import { editExchange } from './edit-exchange.js';
 import { dropStep, editStep } from './edit-step.js';
@@ -102,4 +102,14 @@ test('a part of a reserved range lies within it; the next begins where the last 
   const beyond = editBlockMember(area(), 'r', 'm2', 'bits', '4 words');
   expect([beyond.changes, beyond.problem]).toEqual([[], expect.stringContaining('the range is 4 words long')]);
   expect(editBlockMember(area(), 'r', 'm2', 'use', 'for fun').problem).toContain('to start');
+});
+
+test('of a protocol of one’s own everything is said on the exchange: its networks and the longest transfer, too', () => {
+  const serial = after(smallPlant(), editExchange(exchange(smallPlant()), 'media', 'serial, ethernet'));
+  const limited = after(serial, editExchange(exchange(serial), 'limit', '4 bytes'));
+  expect(exchange(limited).facts).toMatchObject({ media: ['serial line', 'ethernet'], limit: 4 });
+  expect(wordsOf(theFinding(limited, 'SIZ 5'))).toContain('at most 2 words at once');
+  const radio = after(smallPlant(), editExchange(exchange(smallPlant()), 'media', 'radio'));
+  expect(codesOf(radio)).toContain('LIN 9');
+  expect(editExchange(exchange(radio), 'media', 'pigeon').problem).toContain('“pigeon” is no kind of network');
 });

@@ -1,8 +1,22 @@
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import {
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import {
   EXCHANGE_KINDS,
+  NETWORK_KINDS,
+  type NetworkKind,
   TRANSFERS,
   CARRIED,
   ON_RETURN,
@@ -25,6 +39,10 @@ export class OwnFacts {
   @IsIn(PLACES) places!: Places;
   @IsOptional() @IsInt() @Min(1) @Max(65535) tcpPort!: number | null;
   @IsBoolean() unitTold!: boolean;
+  /** networks that it runs on; empty: Ethernet */
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(NETWORK_KINDS, { each: true }) media?: NetworkKind[];
+  /** bytes of one transfer at most; empty: not known */
+  @IsOptional() @IsInt() @Min(1) @Max(1e9) limit?: number | null;
 }
 
 /** What was decided for the time when the link is gone, and for its return. Empty: not decided yet. */

@@ -23,13 +23,13 @@ export function other(facts: OwnFacts): Protocol {
     id: OTHER_ID,
     name: facts.name,
     source: 'as described on the exchange',
-    media: ['ethernet'],
+    media: facts.media?.length ? facts.media : ['ethernet'],
     transfers: ['requests', 'cyclic blocks'],
     carries: () => facts.carries,
     places: (transfer) => (transfer === 'requests' ? facts.places : facts.places === 'named' ? 'free' : facts.places),
     tcpPort: facts.tcpPort,
     told: { calls: facts.tcpPort === null ? told.slice(0, 1).concat(told.slice(2)) : told, listens: [] },
     declares: 'what is agreed with its supplier',
-    limit: null,
+    limit: facts.limit ? { reads: facts.limit * 8, writes: facts.limit * 8 } : null,
   };
 }

@@ -46,3 +46,11 @@ test('a Blocker where one of them is cyclic', () => {
 test('two that only take data out may overlap', () => {
   expect(codesOf(edited(second(204), ['claim', 'ca2', 'place.number', 100]))).toEqual([]);
 });
+
+test('the device’s own keys, page or start values count as a writer, until somebody has the last word', () => {
+  const writers = (...own: string[]) => edited(second(204), ['area', 'areab', 'writers', ['program', ...own]]);
+  expect(codesOf(writers())).toEqual([]);
+  expect(wordsOf(theFinding(writers('keys'), 'POS 2'))).toContain('is written by its own keys, and by Exchange, Block');
+  expect(theFinding(writers('start values'), 'POS 2').severity).toBe('doubt');
+  expect(codesOf(edited(writers('keys'), ['area', 'areab', 'lastWord', 'the panel']))).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import { spanAddresses } from '../../../address/format-address.js';
-import type { User } from '../../../lane/use-words.js';
+import { userOf, type User } from '../../../lane/use-words.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
@@ -19,6 +19,13 @@ export const twoWriters: Rule = {
         consequence: 'Each overwrites the other; what stands there depends on which came last.',
         remedy: 'Move one of them to a free place.',
       },
+      own: {
+        severity: 'doubt',
+        headline: '{area} of {a} is written by its own {own}, and by {by}',
+        says: ['{own} put data there, and so does [[{by}]]'],
+        consequence: 'What somebody sets in one place is replaced from the other.',
+        remedy: 'Enter at the area who has the last word, or keep the two apart.',
+      },
       onRequest: {
         severity: 'doubt',
         headline: '{area} of {a}: {aLane} and {bLane} both put data into {shared}, on request',
@@ -29,6 +36,22 @@ export const twoWriters: Rule = {
     },
   },
   on: {
+    *area(area, { reader, occupancy }) {
+      const own = area.writers.filter((w) => w === 'keys' || w === 'device page' || w === 'start values');
+      const station = reader.get('station', area.station);
+      const [first] = own.length > 0 && !area.lastWord ? occupancy.inArea(area.id).filter((use) => use.puts) : [];
+      const user = first && userOf(reader, first);
+      if (!user || !station) return;
+      yield {
+        message: 'own',
+        label: 'two writers',
+        about: { kind: 'station', id: station.id, name: station.name },
+        parties: [{ station: station.id }],
+        cells: [{ kind: 'area', id: area.id, path: ['lastWord'] }, user.cell],
+        params: { a: station.name, area: area.name, own: own.join(' and '), by: `${user.group}, ${user.name}` },
+        subjects: [area.id, 'own'],
+      };
+    },
     *overlap(overlap, { reader }) {
       const found = overlappingUsers(reader, overlap);
       if (!found) return;
