@@ -1,5 +1,6 @@
+import { newEnd } from '../model/create.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { edited, twoStations, type FieldEdit } from '../testing/two-stations.testing.js';
+import { added, edited, twoStations, type FieldEdit } from '../testing/two-stations.testing.js';
 import { callsOf, callsText } from './calls.js';
 
 const calls = (end: string, ...edits: FieldEdit[]) => {
@@ -62,4 +63,20 @@ test('an end that listens declares its blocks; its own words stand for ours; all
   );
   const project = smallPlant();
   expect(callsOf(project, project.get('exchange', 'svc')!, project.get('end', 'svca')!)).toEqual([]);
+});
+
+test('of several partners each has a call with what was told of it', () => {
+  const base = smallPlant();
+  const third = added(base, 'end', { ...newEnd('yb', 30, 'y', 'sb', 'portb', 'listens'), permitted: true });
+  const project = edited(added(third, 'claim', { ...base.get('claim', 'cb3')!, id: 'cc3', end: 'yb' }), [
+    'end',
+    'ya',
+    'told.yb',
+    { address: '10.0.0.2', tcpPort: '', unit: '' },
+  ]);
+  const made = callsOf(project, project.get('exchange', 'y')!, project.get('end', 'ya')!);
+  expect(made.map((c) => [c.name, c.parameters[0]])).toEqual([
+    ['Block ca, C', { name: 'address', value: '10.0.0.3' }],
+    ['Block ca, B', { name: 'address', value: '10.0.0.2' }],
+  ]);
 });

@@ -33,31 +33,38 @@ export interface Call {
 export function callsOf(reader: Reader, exchange: Exchange, end: End): Call[] {
   const station = reader.get('station', end.station);
   const words = station?.profile ? reader.get('profile', station.profile)?.words : undefined;
-  const partner = toldFields(reader, exchange, end)
-    .filter((t) => t.told !== '')
-    .map((t) => ({ name: TOLD_WORDS[t.field], value: t.told, ...(t.isDefault ? { note: 'default' } : {}) }));
+  const told = toldFields(reader, exchange, end).filter((t) => t.told !== '');
+  const partner = (other: Claim | undefined) =>
+    told
+      .filter((t) => t.other.id === other?.end)
+      .map((t) => ({ name: TOLD_WORDS[t.field], value: t.told, ...(t.isDefault ? { note: 'default' } : {}) }));
   return childrenOf(reader, 'lane', exchange.id).flatMap((lane): Call[] => {
     const claims = childrenOf(reader, 'claim', lane.id);
     const claim = claims.find((c) => c.end === end.id);
-    const other = claims.find((c) => c.end !== end.id);
     if (!claim) return [];
     const direction = readable(claim.direction);
     const own = direction && words?.[direction]?.word;
-    const calls = end.calling === 'calls';
-    return [
-      {
-        lane: lane.id,
-        name: claim.name || laneName(reader, lane),
-        does: calls ? (own ?? (direction === 'both' ? 'reads and writes' : (direction ?? 'not said'))) : 'declares',
-        parameters: [
-          ...(calls ? partner : []),
-          ...(calls && other ? theirs(reader, claim, other, exchange, end) : []),
-          ...ours(reader, claim),
-        ],
-      },
-    ];
+    const name = claim.name || laneName(reader, lane);
+    if (end.calling !== 'calls') return [{ lane: lane.id, name, does: 'declares', parameters: ours(reader, claim) }];
+    const others = claims.filter((c) => c.end !== end.id);
+    const does = own ?? (direction === 'both' ? 'reads and writes' : (direction ?? 'not said'));
+    // Of partners that are chosen while it runs, each has a call with its own parameters.
+    return (others.length > 0 ? others : [undefined]).map((other) => ({
+      ...{ lane: lane.id, does },
+      name: others.length > 1 ? `${name}, ${stationOf(reader, other)}` : name,
+      parameters: [
+        ...partner(other),
+        ...(other ? theirs(reader, claim, other, exchange, end) : []),
+        ...ours(reader, claim),
+      ],
+    }));
   });
 }
+
+const stationOf = (reader: Reader, claim: Claim | undefined): string => {
+  const end = claim && reader.get('end', claim.end);
+  return (end && reader.get('station', end.station)?.name) ?? '';
+};
 
 function theirs(reader: Reader, claim: Claim, other: Claim, exchange: Exchange, end: End): Call['parameters'] {
   const told = claim.toldPlace?.trim() ?? '';

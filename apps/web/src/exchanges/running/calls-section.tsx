@@ -60,7 +60,7 @@ export function CallsSection({ exchange, end }: { exchange: Exchange; end: End }
       {calls.length === 0 && <p>It says nothing of any lane yet.</p>}
       <List>
         {calls.map((call) => (
-          <li key={call.lane}>
+          <li key={`${call.lane} ${call.name}`}>
             <span dir="auto">{call.name}</span>
             <span>{call.does}</span>
             <span>
