@@ -31,7 +31,8 @@ const TABLES: Keys = [
 
 const SHEET: Keys = [
   ['Space', 'open or close the values of a lane'],
-  ['Ctrl+J', 'where the value at the cursor goes, and where it comes from'],
+  ['Ctrl+J', 'where the value at the cursor goes, where it comes from, and whom a change reaches'],
+  ['Ctrl+G', 'which end gives way, with what that changes'],
   ['Alt+M', 'fold the map away, or show it'],
   ['on the map: arrows', 'to the next lane or value; up and down to the other end'],
   ['on the map: Enter, Escape', 'into a lane, a value, its bytes; and out again'],
