@@ -26,7 +26,8 @@ test('an input module put before two others: what moves is shown first; then slo
   await expect(dialog).toBeHidden();
   await expect(at(page, 'evap-2', 1)).toHaveText('3');
   await expect(at(page, 'evap-2', 9)).toContainText('PlantCtl owner, %IB24–%IB25');
-  await expectDemo(page);
+  // The head’s own image has moved, too: its lanes are to follow, which is asked for.
+  await expectDemo(page, 0, 1);
   await page.keyboard.press('Control+Z');
   await expect(at(page, 'evap-2', 1)).toHaveText('2');
   await expectStored(page);
