@@ -1,4 +1,5 @@
 import type { Cell } from '../check/finding.js';
+import { claimsIn } from '../lane/claims-in.js';
 import { sharedSpan } from '../lane/occupancy.js';
 import { sideOf } from '../lane/side.js';
 import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
@@ -66,7 +67,7 @@ export function affectedBy(project: Project, claimId: string): Affected[] {
 
 /** Every use of an area, worked out without an engine. */
 function usesOfArea(project: Project, area: string): Use[] {
-  const claims = childrenOf(project, 'claim', area).flatMap((claim) => {
+  const claims = claimsIn(project, area).flatMap((claim) => {
     const lane = project.get('lane', claim.lane);
     const exchange = lane && project.get('exchange', lane.exchange);
     const side = exchange && sideOf(project, claim, exchange);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { at, copying, words } from '../testing/copying.testing.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { edited, theFinding, wordsOf, codesOf, fixed, type FieldEdit } from '../testing/two-stations.testing.js';
+import { added, edited, theFinding, wordsOf, codesOf, fixed, type FieldEdit } from '../testing/two-stations.testing.js';
 import { copied } from './copied.js';
 import { follow } from './follow.js';
 
@@ -48,6 +48,14 @@ test('POS 5: a copy ends in a window that its reader reads', () => {
   // The fix moves it to the first window of its reader that nothing else fills.
   const after = fixed(wrong, finding);
   expect(codesOf(after)).not.toContain('POS 5');
+});
+
+test('POS 5: a window that is bound by a tag with an address is one, too', () => {
+  const tag = { id: 't9', order: 90, station: 'sa', name: 'Window', type: { base: 'REAL', count: 2 } };
+  const tagged = added(copying(), 'tag', { ...tag, place: at('areaa', 'va', 600) });
+  const bound = edited(tagged, ['claim', 'con', 'place', { area: 't9', view: 'tag', number: 0 }]);
+  expect(codesOf(bound)).not.toContain('POS 5');
+  expect(follow(bound, 'cb3', null, 'forward').map((h) => h.holder.id)).toContain('don');
 });
 
 test('POS 5: nor in one that its reader writes itself', () => {

@@ -1,5 +1,6 @@
 import { formatSpan } from '../address/format-address.js';
 import type { Span } from '../address/resolve.js';
+import { claimsIn } from '../lane/claims-in.js';
 import { sidesOf } from '../lane/sides-of.js';
 import { laneName } from '../lane/compare.js';
 import { sideOf, type Side } from '../lane/side.js';
@@ -112,23 +113,16 @@ interface Onward {
 
 /** Claims of the same memory over the same bits: those that take data out of them, or going back, those that put it there. */
 function onwards(project: Reader, area: string, spans: readonly Span[], but: string, way: Way): Onward[] {
-  return claimsIn(project, area).flatMap((id): Onward[] => {
-    const claim = project.get('claim', id);
-    const lane = claim && claim.id !== but ? project.get('lane', claim.lane) : undefined;
+  return claimsIn(project, area).flatMap((claim): Onward[] => {
+    const lane = claim.id !== but ? project.get('lane', claim.lane) : undefined;
     const exchange = lane && project.get('exchange', lane.exchange);
-    const side = claim && exchange ? sideOf(project, claim, exchange) : null;
+    const side = exchange ? sideOf(project, claim, exchange) : null;
     if (!lane || !exchange || !side || !moves(side, way === 'forward' ? 'takes' : 'puts')) return [];
     if (side.block?.place.area !== area || !meet(side.block.spans, spans)) return [];
     const keys = Object.keys(side.claim.items).filter((key) => meet(itemSpans(side, key) ?? [], spans));
     const at = { lane, exchange };
     return keys.length === 1 ? [{ side, item: keys[0]!, at }] : [{ side, item: null, at }];
   });
-}
-
-/** Claims that lie in an area, by its addresses or by tags that have an address there. */
-function claimsIn(project: Reader, area: string): string[] {
-  const byTag = project.referrers('tag', area).flatMap((tag) => project.referrers('claim', tag));
-  return [...project.referrers('claim', area), ...byTag];
 }
 
 const meet = (a: readonly Span[], b: readonly Span[]): boolean =>

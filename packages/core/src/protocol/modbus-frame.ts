@@ -12,7 +12,7 @@ const word = (value: number): number[] => [(value >> 8) & 0xff, value & 0xff];
 
 /**
  * The request for so many entries of a table from a protocol address (from 0): function code, address, count.
- * [published: MODBUS Application Protocol Specification V1.1b3, 6.1 to 6.4]
+ * [published: MODBUS Application Protocol Specification V1.1b3, 6.1 to 6.4] [from memory]
  */
 export const readRequest = (table: ReferenceTable, first: number, count: number): number[] => [
   FUNCTIONS[table].reads,
@@ -28,7 +28,7 @@ export function readAnswer(table: ReferenceTable, values: readonly number[]): nu
 
 /**
  * The request that writes one entry of a table, or several from a protocol address on. A coil is set by FF00.
- * [published: MODBUS Application Protocol Specification V1.1b3, 6.5, 6.6, 6.11, 6.12]
+ * [published: MODBUS Application Protocol Specification V1.1b3, 6.5, 6.6, 6.11, 6.12] [from memory]
  */
 export function writeRequest(table: 'coils' | 'holding registers', first: number, values: readonly number[]): number[] {
   const { one, several } = FUNCTIONS[table];
@@ -56,14 +56,14 @@ export function crc16(bytes: readonly number[]): number {
   return crc;
 }
 
-/** On a serial line: unit address, request, CRC. [published: MODBUS over Serial Line V1.02, 2.5.1] */
+/** On a serial line: unit address, request, CRC. [published: MODBUS over Serial Line V1.02, 2.5.1] [from memory] */
 export function rtuFrame(unit: number, pdu: readonly number[]): number[] {
   const frame = [unit, ...pdu];
   const crc = crc16(frame);
   return [...frame, crc & 0xff, crc >> 8];
 }
 
-/** Over TCP: transaction, protocol 0, length, unit, request. [published: MODBUS Messaging on TCP/IP Guide V1.0b, 3.1.3] */
+/** Over TCP: transaction, protocol 0, length, unit, request. [published: MODBUS Messaging on TCP/IP Guide V1.0b, 3.1.3] [from memory] */
 export const tcpFrame = (transaction: number, unit: number, pdu: readonly number[]): number[] => [
   ...word(transaction),
   ...word(0),

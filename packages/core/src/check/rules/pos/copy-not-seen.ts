@@ -2,6 +2,7 @@ import { formatAddress, formatSpan, placeAlong } from '../../../address/format-a
 import { memoryOf, type Memory } from '../../../address/memory.js';
 import { joined, locate, spansOf, type Span } from '../../../address/resolve.js';
 import { copyPlaces } from '../../../follow/copied.js';
+import { claimsIn } from '../../../lane/claims-in.js';
 import { uncovered } from '../../../lane/occupancy.js';
 import { sideOf, type Side } from '../../../lane/side.js';
 import { useOf, usesOfCopy } from '../../../lane/uses.js';
@@ -56,7 +57,7 @@ function windowsOf(reader: Reader, area: string, station: string): { reads: Span
 
 /** Claims on the area whose lane has a claim of this station, too. */
 function claimsFacing(reader: Reader, area: string, station: string) {
-  return childrenOf(reader, 'claim', area).flatMap((claim) => {
+  return claimsIn(reader, area).flatMap((claim) => {
     const lane = reader.get('lane', claim.lane);
     const exchange = lane && reader.get('exchange', lane.exchange);
     const other =
@@ -92,7 +93,7 @@ export function windowToMoveTo(reader: Reader, copy: MemoryCopy): { place: Place
 /** Everything that claims and other copies put into an area. */
 function putInto(reader: Reader, memory: Memory, but: string): Span[] {
   const area = memory.area.id;
-  const byClaims = childrenOf(reader, 'claim', area).flatMap((claim) => {
+  const byClaims = claimsIn(reader, area).flatMap((claim) => {
     const lane = reader.get('lane', claim.lane);
     const exchange = lane && reader.get('exchange', lane.exchange);
     const side = exchange && sideOf(reader, claim, exchange);
