@@ -1,5 +1,6 @@
 import type { Cell } from '../check/finding.js';
 import { claimsIn } from '../lane/claims-in.js';
+import { copiesIn } from '../lane/copies-in.js';
 import { sharedSpan } from '../lane/occupancy.js';
 import { sideOf } from '../lane/side.js';
 import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
@@ -73,7 +74,7 @@ function usesOfArea(project: Project, area: string): Use[] {
     const side = exchange && sideOf(project, claim, exchange);
     return side ? (useOf(side) ?? []) : [];
   });
-  const copies = childrenOf(project, 'copy', area).flatMap((copy) => usesOfCopy(project, copy));
+  const copies = copiesIn(project, area).flatMap((copy) => usesOfCopy(project, copy));
   const landings = childrenOf(project, 'landing', area).flatMap((landing) => usesOfLanding(project, landing));
   return [...claims, ...copies, ...landings].filter((use) => use.area === area);
 }

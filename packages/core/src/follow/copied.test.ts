@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { nextFreeIn } from '../lane/totals.js';
 import { at, copying, words } from '../testing/copying.testing.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, edited, theFinding, wordsOf, codesOf, fixed, type FieldEdit } from '../testing/two-stations.testing.js';
@@ -56,6 +57,27 @@ test('POS 5: a window that is bound by a tag with an address is one, too', () =>
   const bound = edited(tagged, ['claim', 'con', 'place', { area: 't9', view: 'tag', number: 0 }]);
   expect(codesOf(bound)).not.toContain('POS 5');
   expect(follow(bound, 'cb3', null, 'forward').map((h) => h.holder.id)).toContain('don');
+});
+
+test('a copy whose own places are tags with an address is found from their area, too', () => {
+  const named = (to: number) => {
+    const tag = (id: string, number: number) => ({
+      ...{ id, order: number, station: 'sa', name: `At_${number}`, type: { base: 'REAL', count: 2 } },
+      place: at('areaa', 'va', number),
+    });
+    const tagged = added(copying(), 'tag', tag('t320', 320), tag('tto', to));
+    const place = (id: string) => ({ area: id, view: 'tag', number: 0 });
+    return edited(tagged, ['copy', 'copy', 'from', place('t320')], ['copy', 'copy', 'to', place('tto')]);
+  };
+  expect(follow(named(600), 'cb3', null, 'forward').map((h) => h.holder.id)).toEqual(
+    expect.arrayContaining(['copy', 'don']),
+  );
+  expect(codesOf(named(600))).not.toContain('POS 5');
+  expect(wordsOf(theFinding(named(640), 'POS 5'))).toContain('ends at a640–a643, where B does not look');
+  const range = { order: 1, start: 640 * 16, length: 64, owner: 'module' };
+  const reserved = edited(named(640), ['area', 'areaa', 'reservations', { r: range }]);
+  expect(codesOf(reserved)).toContain('POS 3');
+  expect(nextFreeIn(named(900), 'areaa')).toBe('a904');
 });
 
 test('POS 5: nor in one that its reader writes itself', () => {

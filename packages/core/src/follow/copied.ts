@@ -38,10 +38,11 @@ export function copied(reader: Reader, copy: MemoryCopy, spans: readonly Span[],
   const places = copyPlaces(reader, copy);
   if (!places) return [];
   const [a, b] = way === 'forward' ? [places.from, places.to] : [places.to, places.from];
-  const step = a.located.row.unit === 1 || b.located.row.unit === 1 ? 1 : 8;
+  const bitwise = a.located.row.unit === 1 || b.located.row.unit === 1;
   const moved: Span[] = [];
   for (const { start, end } of spans) {
-    for (let bit = Math.floor(start / step) * step; bit < end; bit += step) {
+    const step = bitwise || start % 8 !== 0 || end % 8 !== 0 ? 1 : 8;
+    for (let bit = start; bit < end; bit += step) {
       const along = linearBit(a.located.row, bit) - a.located.linear;
       if (along < 0 || along >= places.bits) continue;
       const at = areaBit(b.located.row, b.located.linear + along);

@@ -87,6 +87,29 @@ test('back from a sink to its sources, and from the middle in both directions', 
   expect(wayOf(project, 'ca3', null, 'forward').map(([, station]) => station)).toContain('sb');
 });
 
+test('a bit of a word is followed as that bit, and not as the word around it', () => {
+  const bit = (n: number) => ({
+    type: { base: 'BOOL', count: 1 },
+    offset: { bits: 0, bit: n },
+  });
+  const bits = (prefix: string) => ({
+    k1: { name: `${prefix}First`, ...bit(3) },
+    k2: { name: `${prefix}Second`, ...bit(4) },
+  });
+  // C gives A two bits of one word; A hands them on in one word; B takes both.
+  const project = chain(
+    ...(['cb3', 'ca3'] as const).map((id): FieldEdit => ['claim', id, 'items', bits(id)]),
+    ['claim', 'cza', 'place.number', 320],
+    ['claim', 'cza', 'items', bits('A')],
+    ['claim', 'czb', 'items', bits('B')],
+  );
+  const lane = project.get('claim', 'cb3')!.lane;
+  const items = edited(project, ['lane', lane, 'items', { k1: { order: 1 }, k2: { order: 2 } }]);
+  expect(follow(items, 'cb3', 'k1', 'forward').map((h) => h.name)).toEqual(['cb3First', 'ca3First', 'AFirst', 'BFirst']);
+  expect(follow(items, 'cb3', 'k2', 'forward').map((h) => h.name).at(-1)).toBe('BSecond');
+  expect(follow(items, 'czb', 'k1', 'back').map((h) => h.name)).toEqual(['BFirst', 'AFirst', 'ca3First', 'cb3First']);
+});
+
 test('the age at the sink: source scan, each lane’s cadence, and the scans on the way [common practice]', () => {
   const last = (project: Project) =>
     follow(project, 'cb3', null, 'forward').find((h) => h.exchange === 'z' && h.station === 'sb')!;

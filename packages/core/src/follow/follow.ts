@@ -1,13 +1,13 @@
 import { formatSpan } from '../address/format-address.js';
 import type { Span } from '../address/resolve.js';
 import { claimsIn } from '../lane/claims-in.js';
+import { copiesIn } from '../lane/copies-in.js';
 import { sidesOf } from '../lane/sides-of.js';
 import { laneName } from '../lane/compare.js';
 import { sideOf, type Side } from '../lane/side.js';
 import { SWAP_WORDS } from '../lane/swap-words.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
-import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { NO_AGE, withCopy, withLane, withScan, type Age } from './age.js';
 import { copied, copyPlaces } from './copied.js';
@@ -70,7 +70,7 @@ export function follow(project: Reader, claimId: string, item: string | null, wa
     for (const next of onwards(project, area, spans, but, way)) {
       if (!passed.has(next.at.lane.id)) walk(next.side, next.item, next.at, depth, age);
     }
-    for (const copy of childrenOf(project, 'copy', area)) {
+    for (const copy of copiesIn(project, area)) {
       const there = passed.has(copy.id) ? [] : copied(project, copy, spans, way);
       const target = there.length > 0 ? copyPlaces(project, copy)?.[way === 'forward' ? 'to' : 'from'] : undefined;
       if (!target || hops.length >= MOST_HOPS) continue;

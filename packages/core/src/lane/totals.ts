@@ -6,8 +6,11 @@ import { readable } from '../model/as-typed.js';
 import type { End } from '../model/end.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import { claimsIn } from './claims-in.js';
+import { copiesIn } from './copies-in.js';
 import { nextFree } from './occupancy.js';
 import { blockOf } from './side.js';
+import { usesOfCopy, usesOfLanding } from './uses.js';
 
 /** What one end writes and reads over all lanes, in bits, and where in the area of its first lane there is room. */
 export interface PageTotals {
@@ -33,18 +36,20 @@ export function pageTotals(reader: Reader, end: End): PageTotals {
   return totals;
 }
 
-/** The address after everything that any exchange uses in an area, as the area writes it. */
+/** The address after everything that an exchange, a copy or a module uses in an area, as the area writes it. */
 export function nextFreeIn(reader: Reader, area: string): string | null {
   const memory = memoryOf(reader, area);
   if (!memory) return null;
   const used: Span[] = [];
-  for (const id of reader.referrers('claim', area)) {
-    const claim = reader.get('claim', id);
-    const end = claim && reader.get('end', claim.end);
+  for (const claim of claimsIn(reader, area)) {
+    const end = reader.get('end', claim.end);
     const exchange = end && reader.get('exchange', end.exchange);
-    const block = claim && end && exchange ? blockOf(reader, claim, end, exchange) : null;
+    const block = end && exchange ? blockOf(reader, claim, end, exchange) : null;
     if (block) used.push(...block.spans);
   }
+  const moved = copiesIn(reader, area).flatMap((copy) => usesOfCopy(reader, copy));
+  const landed = childrenOf(reader, 'landing', area).flatMap((landing) => usesOfLanding(reader, landing));
+  for (const use of [...moved, ...landed]) if (use.area === area) used.push(...use.spans);
   const bit = nextFree(memory.area, used);
   return bit === null ? null : spanAddresses(memory, { start: bit, end: bit + memory.wordBits }).first;
 }

@@ -3,6 +3,7 @@ import { memoryOf, type Memory } from '../../../address/memory.js';
 import { joined, locate, spansOf, type Span } from '../../../address/resolve.js';
 import { copyPlaces } from '../../../follow/copied.js';
 import { claimsIn } from '../../../lane/claims-in.js';
+import { copiesIn } from '../../../lane/copies-in.js';
 import { uncovered } from '../../../lane/occupancy.js';
 import { sideOf, type Side } from '../../../lane/side.js';
 import { useOf, usesOfCopy } from '../../../lane/uses.js';
@@ -17,7 +18,7 @@ import type { Context, Report } from '../../rule.js';
 export function* copiesNotSeen(area: Area, { reader }: Context): Generator<Report> {
   const memory = memoryOf(reader, area.id);
   if (!memory) return;
-  for (const copy of childrenOf(reader, 'copy', area.id)) {
+  for (const copy of copiesIn(reader, area.id)) {
     const station = copy.reader ? reader.get('station', copy.reader) : undefined;
     const target = usesOfCopy(reader, copy).find((use) => use.puts && use.area === area.id);
     if (!station || !target) continue;
@@ -99,7 +100,7 @@ function putInto(reader: Reader, memory: Memory, but: string): Span[] {
     const side = exchange && sideOf(reader, claim, exchange);
     return side ? (useOf(side) ?? []) : [];
   });
-  const byCopies = childrenOf(reader, 'copy', area)
+  const byCopies = copiesIn(reader, area)
     .filter((c) => c.id !== but)
     .flatMap((c) => usesOfCopy(reader, c));
   return [...byClaims, ...byCopies]

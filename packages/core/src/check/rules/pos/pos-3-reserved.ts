@@ -2,9 +2,10 @@ import { spanAddresses } from '../../../address/format-address.js';
 import { formatBits } from '../../../address/length.js';
 import { memoryOf } from '../../../address/memory.js';
 import { set } from '../../../change/make.js';
+import { copiesIn } from '../../../lane/copies-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
 import type { Reservation } from '../../../model/area.js';
-import { childrenOf, entriesInOrder } from '../../../model/order.js';
+import { entriesInOrder } from '../../../model/order.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Report, Rule } from '../../rule.js';
 
@@ -87,7 +88,7 @@ export const reservedRange: Rule = {
           subjects: [area.id, id],
         };
       }
-      for (const copy of memory ? childrenOf(reader, 'copy', area.id) : []) {
+      for (const copy of memory ? copiesIn(reader, area.id) : []) {
         const target = usesOfCopy(reader, copy).find((use) => use.puts && use.area === area.id);
         for (const [id, r] of entriesInOrder(area.reservations)) {
           const end = r.start + r.length;
