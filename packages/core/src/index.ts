@@ -115,6 +115,7 @@ export * from './station/field-edit.js';
 export * from './hardware/landed.js';
 export * from './hardware/point-text.js';
 export * from './station/take-block.js';
+export * from './station/member-block.js';
 export * from './hardware/revisions.js';
 export * from './hardware/slots.js';
 export * from './setting/edit-setting.js';

@@ -1,15 +1,15 @@
 import {
   ACCESSES,
   CALLING,
-  childrenOf,
+  dropBlockMember,
   editBlockMember,
   entriesInOrder,
   memberText,
   MEMBER_USES,
   memoryOf,
-  set,
   SIGNALS,
   spanAddresses,
+  type MemberBlock,
   type MemberColumn,
 } from '@dialoga/core';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
@@ -23,7 +23,7 @@ const FIELDS: readonly (MemberColumn | null)[] = [
   ...(['signal', 'access', 'atStart', 'meaning'] as const),
 ];
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'range', title: 'Reserved by', names: true, track: 'minmax(110px, 0.8fr)' },
+  { id: 'range', title: 'Block of', names: true, track: 'minmax(110px, 0.8fr)' },
   { id: 'name', title: 'Part', track: 'minmax(100px, 0.8fr)' },
   { id: 'address', title: 'Address', track: '90px' },
   { id: 'offset', title: 'From its start', track: '104px', right: true },
@@ -36,79 +36,77 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'meaning', title: 'Meaning', track: 'minmax(120px, 1.2fr)' },
 ];
 
-/** What stands where in the reserved ranges of a station: bits that its program sets or sees, settings, states. */
-export function BlockPartsGrid({ station }: { station: string }) {
+/** What stands where in blocks of a memory: bits that a program sets or sees, settings, states. */
+export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock[]; label: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
-  const rows = childrenOf(project, 'area', station).flatMap((area) =>
-    entriesInOrder(area.reservations).flatMap(([reservation, block]): GridRow[] => {
-      const memory = memoryOf(project, area.id);
-      const parts = entriesInOrder(block.members ?? {}).map(([key, part], i): GridRow => {
-        const start = block.start + part.offset;
-        const cell = (text: string, more = {}) => ({ text, editable: true, ...more });
-        return {
-          id: `${area.id} ${reservation} ${key}`,
-          height: 22,
-          cells: [
-            { text: i === 0 ? block.owner : '', muted: true },
-            cell(part.name),
-            {
-              text: memory ? spanAddresses(memory, { start, end: start + part.bits }).first : '',
-              mono: true,
-              muted: true,
-            },
-            cell(memberText(area, part, 'offset'), { mono: true, right: true }),
-            cell(memberText(area, part, 'bits'), { mono: true, right: true }),
-            cell(part.use, { options: MEMBER_USES }),
-            cell(part.role ?? '', { show: part.role ?? 'either', options: CALLING, muted: !part.role }),
-            cell(part.signal ?? '', { options: SIGNALS }),
-            cell(part.access, { options: ACCESSES }),
-            cell(part.atStart ? 'yes' : 'no', { options: ['yes', 'no'], muted: !part.atStart }),
-            cell(part.meaning ?? ''),
-          ],
-        };
-      });
-      const fresh: GridRow = {
-        id: `new ${area.id} ${reservation}`,
+  const idOf = ({ holder, path }: MemberBlock) => `${holder.entity.id} ${path[1]}`;
+  const rows = blocks.flatMap((block): GridRow[] => {
+    const memory = block.holder.kind === 'area' ? memoryOf(project, block.holder.entity.id) : null;
+    const parts = entriesInOrder(block.members ?? {}).map(([key, part], i): GridRow => {
+      const start = (block.start ?? 0) + part.offset;
+      const cell = (text: string, more = {}) => ({ text, editable: true, ...more });
+      return {
+        id: `${idOf(block)} ${key}`,
         height: 22,
-        tone: 'new',
-        cells: COLUMNS.map((column) =>
-          column.id === 'name'
-            ? { text: '', show: 'new part', editable: true, muted: true }
-            : column.id === 'range' && parts.length === 0
-              ? { text: block.owner, muted: true }
-              : null,
-        ),
+        cells: [
+          { text: i === 0 ? block.owner : '', muted: true },
+          cell(part.name),
+          {
+            text: memory ? spanAddresses(memory, { start, end: start + part.bits }).first : '',
+            mono: true,
+            muted: true,
+          },
+          cell(memberText(block, part, 'offset'), { mono: true, right: true }),
+          cell(memberText(block, part, 'bits'), { mono: true, right: true }),
+          cell(part.use, { options: MEMBER_USES }),
+          cell(part.role ?? '', { show: part.role ?? 'either', options: CALLING, muted: !part.role }),
+          cell(part.signal ?? '', { options: SIGNALS }),
+          cell(part.access, { options: ACCESSES }),
+          cell(part.atStart ? 'yes' : 'no', { options: ['yes', 'no'], muted: !part.atStart }),
+          cell(part.meaning ?? ''),
+        ],
       };
-      return [...parts, fresh];
-    }),
-  );
+    });
+    const fresh: GridRow = {
+      id: `new ${idOf(block)}`,
+      height: 22,
+      tone: 'new',
+      cells: COLUMNS.map((column) =>
+        column.id === 'name'
+          ? { text: '', show: 'new part', editable: true, muted: true }
+          : column.id === 'range' && parts.length === 0
+            ? { text: block.owner, muted: true }
+            : null,
+      ),
+    };
+    return [...parts, fresh];
+  });
   if (rows.length === 0) return null;
 
+  const named = (row: string): [MemberBlock | undefined, string | undefined] => {
+    const [holder, block, key] = row.replace(/^new /, '').split(' ');
+    return [blocks.find((b) => idOf(b) === `${holder} ${block}`), key];
+  };
   const onEdit = (edits: CellEdit[]) =>
     commit(
-      'Edit a part of a reserved range',
+      'Edit a part of a block',
       edits.flatMap(({ row, column, text }) => {
-        const fresh = row.startsWith('new ');
-        const [areaId = '', reservation = '', key = newId()] = row.replace(/^new /, '').split(' ');
-        const area = project.get('area', areaId);
+        const [block, key] = named(row);
         const field = FIELDS[column];
-        if (!area || !field || (fresh && text.trim() === '')) return [];
-        return [editBlockMember(area, reservation, key, field, text)];
+        if (!block || !field || (key === undefined && text.trim() === '')) return [];
+        return [editBlockMember(block, key ?? newId(), field, text)];
       }),
     );
   return (
     <SmallGrid
-      label="Parts of their blocks"
+      label={label}
       columns={COLUMNS}
       rows={rows}
       onEdit={onEdit}
       onDrop={(row) => {
-        const [areaId = '', reservation = '', key = ''] = row.split(' ');
-        const area = project.get('area', areaId);
-        if (!area?.reservations[reservation]?.members?.[key]) return;
-        const changes = [set('area', area, ['reservations', reservation, 'members', key], undefined)];
-        commit('Delete a part of a reserved range', [{ changes, problem: null }]);
+        const [block, key] = named(row);
+        if (block && key) commit('Delete a part of a block', [dropBlockMember(block, key)]);
       }}
     />
   );

@@ -7,6 +7,7 @@ import {
   inOrder,
   newProfile,
   orderAfter,
+  profileBlocks,
   profileFigures,
   set,
   type FieldEdit,
@@ -18,7 +19,10 @@ import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
-import { PageTitle } from '../theme/parts';
+import styled from 'styled-components';
+import { PageTitle, Section, SectionHead } from '../theme/parts';
+import { colour } from '../theme/tokens';
+import { BlockPartsGrid } from './block-parts-grid';
 import { useEdits } from './use-edits';
 
 const COLUMNS: readonly GridColumn[] = [
@@ -28,11 +32,20 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'source', title: 'Source', track: 'minmax(220px, 1.6fr)' },
 ];
 
+/** Below the profiles, which keep the larger part. */
+const Foot = styled(Section)`
+  flex: none;
+  max-height: 40%;
+  overflow: auto;
+  border-top: 1px solid ${colour.edge};
+`;
+
 /** What is known of each type of station; every figure with its source. */
 export function ProfilesPage() {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const profiles = useMemo(() => inOrder(project, 'profile'), [project]);
+  const blocks = profiles.flatMap(profileBlocks);
   const rows = useMemo(
     () => [
       ...profiles.flatMap((p) => rowsFor(p, childrenOf(project, 'station', p.id).length)),
@@ -80,6 +93,15 @@ export function ProfilesPage() {
           return true;
         }}
       />
+      {blocks.length > 0 && (
+        <Foot aria-label="Parts of blocks">
+          <SectionHead>
+            <h2>Parts of blocks</h2>
+            <p>what stands where in what a type takes of its memory</p>
+          </SectionHead>
+          <BlockPartsGrid label="Parts of what types take" blocks={blocks} />
+        </Foot>
+      )}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { childrenOf, tallyOf, type Party } from '@dialoga/core';
+import { childrenOf, reservedBlocks, tallyOf, type Party } from '@dialoga/core';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { NothingHere } from '../frame/nothing-here';
@@ -149,7 +149,7 @@ export function StationPage() {
           </SectionHead>
           <ReservationsGrid station={id} />
           <OfferedBlocks station={station} />
-          <BlockPartsGrid station={id} />
+          <BlockPartsGrid label="Parts of their blocks" blocks={reservedBlocks(project, id)} />
         </Section>
         <Section aria-label="Exchanges that touch it">
           <h2>Exchanges that touch it</h2>

@@ -2,6 +2,7 @@ import type { FieldEdit as Edit } from '../station/field-edit.js';
 import type { Project } from '../model/project.js';
 import { editLane } from '../lane/edit-lane.js';
 import { editBlockMember, memberText } from '../station/edit-block-member.js';
+import { reservedBlocks } from '../station/member-block.js';
 import { editCopy } from '../station/edit-copy.js';
 import { editReservation, mayStartText } from '../station/edit-area.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
@@ -94,14 +95,15 @@ test('a part of a reserved range lies within it; the next begins where the last 
     { r: { order: 1, start: 160, length: 64, owner: 'M' } },
   ]);
   const area = () => project.get('area', 'areac')!;
-  project = after(project, editBlockMember(area(), 'r', 'm1', 'name', 'Listen'));
-  project = after(project, editBlockMember(area(), 'r', 'm1', 'bits', '1 word'));
-  project = after(project, editBlockMember(area(), 'r', 'm2', 'name', 'Error'));
+  const block = () => reservedBlocks(project, 'sc')[0]!;
+  project = after(project, editBlockMember(block(), 'm1', 'name', 'Listen'));
+  project = after(project, editBlockMember(block(), 'm1', 'bits', '1 word'));
+  project = after(project, editBlockMember(block(), 'm2', 'name', 'Error'));
   expect(area().reservations.r!.members).toMatchObject({ m1: { offset: 0, bits: 16 }, m2: { offset: 16, bits: 1 } });
-  expect(memberText(area(), area().reservations.r!.members!.m2!, 'offset')).toBe('1 word');
-  const beyond = editBlockMember(area(), 'r', 'm2', 'bits', '4 words');
+  expect(memberText(block(), area().reservations.r!.members!.m2!, 'offset')).toBe('1 word');
+  const beyond = editBlockMember(block(), 'm2', 'bits', '4 words');
   expect([beyond.changes, beyond.problem]).toEqual([[], expect.stringContaining('the range is 4 words long')]);
-  expect(editBlockMember(area(), 'r', 'm2', 'use', 'for fun').problem).toContain('to start');
+  expect(editBlockMember(block(), 'm2', 'use', 'for fun').problem).toContain('to start');
 });
 
 test('of a protocol of one’s own everything is said on the exchange: its networks and the longest transfer, too', () => {

@@ -105,8 +105,17 @@ test('a bit of a word is followed as that bit, and not as the word around it', (
   );
   const lane = project.get('claim', 'cb3')!.lane;
   const items = edited(project, ['lane', lane, 'items', { k1: { order: 1 }, k2: { order: 2 } }]);
-  expect(follow(items, 'cb3', 'k1', 'forward').map((h) => h.name)).toEqual(['cb3First', 'ca3First', 'AFirst', 'BFirst']);
-  expect(follow(items, 'cb3', 'k2', 'forward').map((h) => h.name).at(-1)).toBe('BSecond');
+  expect(follow(items, 'cb3', 'k1', 'forward').map((h) => h.name)).toEqual([
+    'cb3First',
+    'ca3First',
+    'AFirst',
+    'BFirst',
+  ]);
+  expect(
+    follow(items, 'cb3', 'k2', 'forward')
+      .map((h) => h.name)
+      .at(-1),
+  ).toBe('BSecond');
   expect(follow(items, 'czb', 'k1', 'back').map((h) => h.name)).toEqual(['BFirst', 'AFirst', 'ca3First', 'cb3First']);
 });
 

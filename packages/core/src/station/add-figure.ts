@@ -3,6 +3,8 @@ import type { Profile } from '../model/profile.js';
 import { FORWARDS, MODULE_KINDS, PRESET_FIELDS, TABLES, type Calling, type NetworkKind } from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
 import { CALLING, NETWORK_KINDS } from '../model/words.js';
+import { orderAfter } from '../model/order.js';
+import { BLOCK_FORM, readBlock } from './block-text.js';
 import { changed, refused, type FieldEdit } from './field-edit.js';
 import { protocolNamed } from './protocol-named.js';
 
@@ -16,6 +18,7 @@ export const FIGURE_FORMS = [
   'unit is the last part of the address',
   'sizes Modbus TCP: 4, 16, 32',
   'points {station}:{slot}:{kind}.{channel}',
+  `block Communication module: ${BLOCK_FORM}`,
 ] as const;
 
 /** One more thing that a profile says, of which the source is yet to be said. Each is written as in FIGURE_FORMS. */
@@ -23,8 +26,11 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   const text = typed.trim();
   const put = (path: string[], value: unknown) => changed(set('profile', profile, path, value));
   /** into a list that may not be there yet */
-  const into = (list: 'presets' | 'radioBlocks' | 'speaks' | 'forwards' | 'sizes', key: string, value: unknown) =>
-    profile[list] ? put([list, key], value) : put([list], { [key]: value });
+  const into = (
+    list: 'presets' | 'radioBlocks' | 'speaks' | 'forwards' | 'sizes' | 'blocks',
+    key: string,
+    value: unknown,
+  ) => (profile[list] ? put([list, key], value) : put([list], { [key]: value }));
   const factory = /^factory (.+?) (\S+)$/i.exec(text);
   const field = PRESET_FIELDS.find((f) => f === factory?.[1]?.toLowerCase());
   if (factory && field) return into('presets', newId, { field, value: factory[2], source: '' });
@@ -40,6 +46,12 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   const sized = sizes && protocolNamed(sizes[1]!);
   const bytes = sizes && readSizes(sizes[2]!);
   if (sized && bytes) return into('sizes', sized, { bytes, source: '' });
+  const takes = /^block (.+?):(.*)$/i.exec(text);
+  const facts = takes && readBlock(takes[2]!);
+  if (takes && facts) {
+    const order = orderAfter(Object.values(profile.blocks ?? {}));
+    return into('blocks', newId, { order, name: takes[1]!.trim(), ...facts, members: {}, source: '' });
+  }
   const points = /^points (.*\{channel\}.*)$/i.exec(text);
   if (points) return put(['pointText'], { text: points[1]!.trim(), source: '' });
   if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });

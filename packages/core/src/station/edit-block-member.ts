@@ -1,27 +1,20 @@
 import { formatBits, lengthBits, parseLength } from '../address/length.js';
+import type { Change } from '../change/change.js';
 import { set } from '../change/make.js';
-import type { Area } from '../model/area.js';
 import type { BlockMember } from '../model/block-member.js';
 import { orderAfter } from '../model/order.js';
 import { ACCESSES, CALLING, MEMBER_USES, SIGNALS } from '../model/words.js';
 import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
+import type { MemberBlock } from './member-block.js';
 
 export type MemberColumn = 'name' | 'offset' | 'bits' | 'use' | 'role' | 'signal' | 'access' | 'atStart' | 'meaning';
 
 /** A part of a reserved range as it is written: its distance from the start and its size, each with a unit. */
-export const memberText = (area: Area, member: BlockMember, column: 'offset' | 'bits'): string =>
-  formatBits(member[column], member[column] % area.wordBits === 0 ? area.wordBits : member[column] % 8 === 0 ? 8 : 1);
+export const memberText = ({ wordBits }: MemberBlock, member: BlockMember, column: 'offset' | 'bits'): string =>
+  formatBits(member[column], member[column] % wordBits === 0 ? wordBits : member[column] % 8 === 0 ? 8 : 1);
 
-/** Typed text into one field of a part of a reserved range, which is made with the first. */
-export function editBlockMember(
-  area: Area,
-  reservation: string,
-  key: string,
-  column: MemberColumn,
-  text: string,
-): FieldEdit {
-  const block = area.reservations[reservation];
-  if (!block) return changed();
+/** Typed text into one field of a part of a block, which is made with the first. */
+export function editBlockMember(block: MemberBlock, key: string, column: MemberColumn, text: string): FieldEdit {
   const known = block.members?.[key];
   const last = Object.values(block.members ?? {}).reduce((end, m) => Math.max(end, m.offset + m.bits), 0);
   const member: BlockMember = known ?? {
@@ -29,22 +22,20 @@ export function editBlockMember(
     ...{ use: 'status', access: 'read' },
   };
   const store = (next: Partial<BlockMember>): FieldEdit =>
-    changed(
-      block.members
-        ? set('area', area, ['reservations', reservation, 'members', key], { ...member, ...next })
-        : set('area', area, ['reservations', reservation, 'members'], { [key]: { ...member, ...next } }),
-    );
+    block.members
+      ? changed(setIn(block, ['members', key], { ...member, ...next }))
+      : changed(setIn(block, ['members'], { [key]: { ...member, ...next } }));
   const clean = text.trim();
   switch (column) {
     case 'offset':
     case 'bits': {
       if (column === 'offset' && clean === '0') return store({ offset: 0 });
-      const length = parseLength(clean, area.wordBits);
+      const length = parseLength(clean, block.wordBits);
       if (!length.ok) return refused(length);
       const bits = lengthBits(length.value);
       const end = column === 'offset' ? bits + member.bits : member.offset + bits;
       if (end <= block.length) return store({ [column]: bits });
-      const expected = `the range is ${formatBits(block.length, area.wordBits)} long`;
+      const expected = `the range is ${formatBits(block.length, block.wordBits)} long`;
       return refused({ found: `“${clean}” reaches beyond the range`, expected });
     }
     case 'use': {
@@ -70,4 +61,13 @@ export function editBlockMember(
     default:
       return store({ [column]: clean });
   }
+}
+
+export const dropBlockMember = (block: MemberBlock, key: string): FieldEdit =>
+  changed(setIn(block, ['members', key], undefined));
+
+function setIn({ holder, path }: MemberBlock, at: readonly string[], value: unknown): Change {
+  return holder.kind === 'area'
+    ? set('area', holder.entity, [...path, ...at], value)
+    : set('profile', holder.entity, [...path, ...at], value);
 }

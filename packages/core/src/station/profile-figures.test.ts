@@ -1,6 +1,8 @@
 import { applied, codesOf, twoStations } from '../testing/two-stations.testing.js';
 import type { FieldEdit } from './field-edit.js';
 import { addFigure } from './add-figure.js';
+import { dropBlockMember, editBlockMember } from './edit-block-member.js';
+import { profileBlocks } from './member-block.js';
 import { editProfile, newProfile, profileFigures } from './profile-figures.js';
 
 const profile = () => twoStations().get('profile', 'pa')!;
@@ -44,4 +46,28 @@ test('a new profile says nothing and is legal', () => {
       .map((f) => f.id),
   ).toEqual(['nameRule.form', 'nameRule.caseMatters']);
   expect(codesOf(project)).toEqual([]);
+});
+
+test('a block that a type takes of its memory: added, its parts typed, never shorter than they reach', () => {
+  const form = '16 bytes of memory, from byte 400, every 16 bytes';
+  let project = after(addFigure(profile(), `block Card: ${form}`, 'card'));
+  const own = () => project.get('profile', 'pa')!;
+  const typed = (edit: FieldEdit) => {
+    expect(edit.problem).toBeNull();
+    project = applied(project, { id: 's', label: '', changes: edit.changes });
+  };
+  expect(own().blocks!.card).toMatchObject({ name: 'Card', length: 128, firstStart: 3200, startStep: 128 });
+  expect(profileFigures(own()).find((f) => f.id === 'blocks.card')?.value).toBe(form);
+  const block = () => profileBlocks(own())[0]!;
+  typed(editBlockMember(block(), 'm1', 'name', 'Listen'));
+  typed(editBlockMember(block(), 'm2', 'offset', '6 words'));
+  typed(editBlockMember(block(), 'm2', 'bits', '1 word'));
+  expect(own().blocks!.card!.members).toMatchObject({ m1: { name: 'Listen', bits: 1 }, m2: { offset: 96, bits: 16 } });
+  expect(editProfile(own(), 'blocks.card', 'value', '8 bytes of memory').problem).toContain('they reach to byte 14');
+  expect(editProfile(own(), 'blocks.card', 'value', 'a lot').problem).toContain(`write it as in ${form}`);
+  typed(editProfile(own(), 'blocks.card', 'value', '32 bytes of memory'));
+  typed(dropBlockMember(block(), 'm1'));
+  expect(own().blocks!.card).toMatchObject({ length: 256, firstStart: null, members: { m2: { bits: 16 } } });
+  typed(editProfile(own(), 'blocks.card', 'value', ''));
+  expect(own().blocks).toEqual({});
 });

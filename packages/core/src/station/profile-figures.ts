@@ -3,7 +3,7 @@ import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
 import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, FORWARDS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
-import { formatBits } from '../address/length.js';
+import { BLOCK_FORM, blockText, readBlock } from './block-text.js';
 import { readRadioBlock, readSizes, readSpeech } from './add-figure.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
@@ -95,9 +95,7 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     figures.push({ id: `speaks.${key}`, what: `speaks ${name}`, value, source: speech.source });
   }
   for (const [key, block] of entriesInOrder(profile.blocks ?? {})) {
-    const first = typeof block.firstStart === 'number' ? `, from bit ${block.firstStart}` : '';
-    const step = typeof block.startStep === 'number' ? ` every ${formatBits(block.startStep, 8)}` : '';
-    const value = `${formatBits(block.length, 8)}${first}${step}; ${Object.keys(block.members).length} parts`;
+    const value = blockText(block);
     figures.push({ id: `blocks.${key}`, what: `takes for ${block.name}`, value, source: block.source });
   }
   for (const [key, { bytes, source }] of Object.entries(profile.sizes ?? {})) {
@@ -191,6 +189,15 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       const bytes = readSizes(clean);
       const expected = 'write sizes in bytes, as in 4, 16, 32';
       return bytes ? to([...path, 'bytes'], bytes) : refused({ found: `“${clean}” are no sizes`, expected });
+    }
+    case 'blocks': {
+      if (clean === '') return to(path, undefined);
+      const [block, known] = [readBlock(clean), profile.blocks?.[key]];
+      const expected = `write it as in ${BLOCK_FORM}`;
+      if (!block || !known) return refused({ found: `“${clean}” is no block of a memory`, expected });
+      const last = Math.max(0, ...Object.values(known.members).map((m) => m.offset + m.bits));
+      if (last <= block.length) return to(path, { ...known, ...block });
+      return refused({ found: `“${clean}” is shorter than its parts`, expected: `they reach to byte ${last / 8}` });
     }
     case 'unitIsLastOctet':
       return clean === '' || clean.toLowerCase() === 'no' ? to(path, undefined) : nothing;
