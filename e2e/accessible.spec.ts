@@ -57,6 +57,10 @@ for (const theme of ['light', 'dark'] as const) {
       'owner-map',
       'wiring',
       'exchanges/service',
+      'exchanges/duty/running',
+      'exchanges/evaporators/running',
+      'structures',
+      'profiles',
     ]) {
       await page.goto(`${app.url}/p/${demo}/${path}`);
       await expect(page.locator('main')).toBeVisible();
@@ -84,6 +88,11 @@ test('no violations in the dialogs and beside the work', async ({ page, app }) =
     () => page.getByRole('button', { name: 'Shift' }).click(),
     () => page.keyboard.press('F1'),
     () => page.keyboard.press('Control+I'),
+    async () => {
+      await page.locator('[role=row][data-id="lane:pressures"] [data-column="1"]').click();
+      await page.keyboard.press('Control+J');
+    },
+    () => page.keyboard.press('Control+G'),
   ]) {
     await open();
     await expect(page.getByRole('dialog')).toBeVisible();

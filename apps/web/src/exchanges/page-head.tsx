@@ -20,6 +20,7 @@ import { InlineSelect } from '../forms/inline-select';
 import { useEdits } from '../stations/use-edits';
 import { useStateOf } from '../store/store';
 import { colour, font, space } from '../theme/tokens';
+import { partnerWords } from './words';
 
 const Head = styled.section<{ $right: boolean }>`
   min-width: 0;
@@ -71,6 +72,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const is = (...path: string[]) => wrong(end.id, ...path);
   const name = station?.name ?? '';
   const word = end.calling && profile?.words[end.calling]?.word;
+  const partner = station ? partnerWords(station) : '';
   const put = (label: string, path: string[], value: unknown) =>
     commit(`${name}: ${label}`, [{ changes: [set('end', end, path, value)], problem: null }]);
   return (
@@ -130,6 +132,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
           />
         )}
         {word && <Quiet>its word: {word}</Quiet>}
+        {partner && <Quiet>{partner}</Quiet>}
         <InlineSelect
           label={`Swap of everything at ${name}`}
           value={end.swap}

@@ -19,7 +19,7 @@ import { useStateOf } from '../store/store';
 import { BoxButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 import { pagesOf } from './pages';
-import { cadenceWords } from './words';
+import { cadenceWords, partnerWords } from './words';
 
 const Paper = styled.div`
   flex: 1;
@@ -224,6 +224,7 @@ function EndWords({ end }: { end: End }) {
   const exchange = project.get('exchange', end.exchange)!;
   const station = project.get('station', end.station);
   const port = end.port ? project.get('port', end.port) : undefined;
+  const partner = station ? partnerWords(station) : '';
   const several = childrenOf(project, 'end', exchange.id).length > 2;
   const nameBefore = (other: End) => (several ? `${project.get('station', other.station)?.name ?? ''} ` : '');
   const told = toldFields(project, exchange, end)
@@ -236,6 +237,7 @@ function EndWords({ end }: { end: End }) {
     <>
       <strong dir="auto">{station?.name}</strong> {port?.address} · {end.calling ?? 'calls or listens: not decided'}
       {told && ` · told: ${told}`}
+      {partner && ` · ${partner}`}
     </>
   );
 }

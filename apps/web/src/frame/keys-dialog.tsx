@@ -40,7 +40,17 @@ const SHEET: Keys = [
   ['Ctrl+P', 'print the sheet for the other side'],
 ];
 
+const Wide = styled(Panel)`
+  width: 1040px;
+`;
+
+const Columns = styled.div`
+  columns: 2 400px;
+  column-gap: ${space[6]}px;
+`;
+
 const Part = styled.section`
+  break-inside: avoid;
   && {
     padding: 0 0 ${space[5]}px;
   }
@@ -82,7 +92,7 @@ export function KeysDialog() {
     return () => document.removeEventListener(SHOW, show);
   }, []);
   const sheet = /\/exchanges\/[^/]+/.test(pathname);
-  const tables = sheet || /\/(exchanges|stations)/.test(pathname);
+  const tables = sheet || /\/(exchanges|stations|wiring|profiles|structures|tags)/.test(pathname);
   const parts: [string, Keys][] = [
     ...(sheet ? [['On the two-ended sheet', SHEET] as [string, Keys]] : []),
     ...(tables ? [['In every table', TABLES] as [string, Keys]] : []),
@@ -90,29 +100,31 @@ export function KeysDialog() {
   ];
   return (
     <Overlay isOpen={open} isDismissable onOpenChange={setOpen}>
-      <Panel>
+      <Wide>
         <Dialog>
           <Heading slot="title" level={2}>
             Keys of this screen
           </Heading>
-          {parts.map(([title, keys]) => (
-            <Part key={title}>
-              <h3>{title}</h3>
-              <dl>
-                {keys.map(([key, does]) => (
-                  <div key={key} style={{ display: 'contents' }}>
-                    <dt>{key}</dt>
-                    <dd>{does}</dd>
-                  </div>
-                ))}
-              </dl>
-            </Part>
-          ))}
+          <Columns>
+            {parts.map(([title, keys]) => (
+              <Part key={title}>
+                <h3>{title}</h3>
+                <dl>
+                  {keys.map(([key, does]) => (
+                    <div key={key} style={{ display: 'contents' }}>
+                      <dt>{key}</dt>
+                      <dd>{does}</dd>
+                    </div>
+                  ))}
+                </dl>
+              </Part>
+            ))}
+          </Columns>
           <BoxButton autoFocus onPress={() => setOpen(false)}>
             Close
           </BoxButton>
         </Dialog>
-      </Panel>
+      </Wide>
     </Overlay>
   );
 }

@@ -17,6 +17,8 @@ export const Overlay = styled(ModalOverlay)`
 export const Panel = styled(Modal)`
   width: 560px;
   max-width: calc(100vw - 32px);
+  max-height: calc(100vh - 112px);
+  overflow: auto;
   border: 1px solid ${colour.edge};
   background: ${colour.paper};
   section {

@@ -23,7 +23,7 @@ const FIELDS: readonly (MemberColumn | null)[] = [
   ...(['signal', 'access', 'atStart', 'meaning'] as const),
 ];
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'range', title: 'Block of', names: true, track: 'minmax(110px, 0.8fr)' },
+  { id: 'range', title: 'Block of', names: true, track: 'minmax(110px, 1.2fr)' },
   { id: 'name', title: 'Part', track: 'minmax(100px, 0.8fr)' },
   { id: 'address', title: 'Address', track: '90px' },
   { id: 'offset', title: 'From its start', track: '104px', right: true },
@@ -83,6 +83,9 @@ export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock
     return [...parts, fresh];
   });
   if (rows.length === 0) return null;
+  /** What a type takes has no address before a station reserves it. */
+  const placed = blocks.some((block) => block.start !== null);
+  const shown = COLUMNS.flatMap((column, i) => (placed || column.id !== 'address' ? [i] : []));
 
   const named = (row: string): [MemberBlock | undefined, string | undefined] => {
     const [holder, block, key] = row.replace(/^new /, '').split(' ');
@@ -93,7 +96,7 @@ export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock
       'Edit a part of a block',
       edits.flatMap(({ row, column, text }) => {
         const [block, key] = named(row);
-        const field = FIELDS[column];
+        const field = FIELDS[shown[column]!];
         if (!block || !field || (key === undefined && text.trim() === '')) return [];
         return [editBlockMember(block, key ?? newId(), field, text)];
       }),
@@ -101,8 +104,8 @@ export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock
   return (
     <SmallGrid
       label={label}
-      columns={COLUMNS}
-      rows={rows}
+      columns={shown.map((i) => COLUMNS[i]!)}
+      rows={rows.map((row) => ({ ...row, cells: shown.map((i) => row.cells[i]!) }))}
       onEdit={onEdit}
       onDrop={(row) => {
         const [block, key] = named(row);

@@ -22,6 +22,16 @@ test('123.456 lies as 42 F6 E9 79 all the way where nobody does anything to it [
   expect(all.copy).toEqual({ bytes: '42 F6 E9 79', value: '' });
 });
 
+test('in a window that holds more than what comes through, the element that it lies in is read', () => {
+  // B's window begins two elements before what A hands on.
+  const earlier: FieldEdit[] = (['con', 'don'] as const).flatMap((id): FieldEdit[] => [
+    ['claim', id, 'length', { count: 8, unit: 16 }],
+    ['claim', id, 'type', { base: 'REAL', count: 4 }],
+  ]);
+  const window = samples(...earlier, ['claim', 'con', 'place.number', 596], ['claim', 'don', 'place.number', 496]);
+  expect(window.don).toEqual({ bytes: '42 F6 E9 79', value: '123.456' });
+});
+
 test('low register first at the source, high first at the reader behind gateway and copy: −1.8833671e+25 [library: Python struct]', () => {
   const all = samples(LOW);
   expect(all.cb3).toEqual({ bytes: 'E9 79 42 F6', value: '123.456' });

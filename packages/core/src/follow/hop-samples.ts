@@ -130,9 +130,15 @@ function sampleAt(reader: Reader, hop: Hop, memory: Memory | null): HopSample | 
   const type = value && elementary(value.type.base);
   if (!side?.block || !value || !type || type.bits < 8) return { bytes: bytes.join(' '), value: '' };
   const origin = side.block.located.linear + (side.claim.header ?? 0);
-  const single: Value = { ...value, type: { ...value.type, count: 1 } };
-  const bits = Uint8Array.from(valuePositions(single, side.block.chain.frame), (p) => along.get(origin + p) ?? 0);
-  return { bytes: bytes.join(' '), value: formatValue(type.name, bitsToValue(type.name, bits)) };
+  const positions = valuePositions(value, side.block.chain.frame);
+  // Of several elements, the one that the value lies in: a window may hold more than what comes through here.
+  for (let first = 0; first < positions.length; first += type.bits) {
+    const element = positions.subarray(first, first + type.bits);
+    if (!element.every((p) => along.has(origin + p))) continue;
+    const bits = Uint8Array.from(element, (p) => along.get(origin + p)!);
+    return { bytes: bytes.join(' '), value: formatValue(type.name, bitsToValue(type.name, bits)) };
+  }
+  return { bytes: bytes.join(' '), value: '' };
 }
 
 function copyTarget(reader: Reader, id: string) {

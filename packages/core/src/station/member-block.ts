@@ -37,7 +37,7 @@ export function profileBlocks(profile: Profile): MemberBlock[] {
   return entriesInOrder(profile.blocks ?? {}).map(([id, { name, length, members }]): MemberBlock => {
     const holder = { kind: 'profile' as const, entity: profile };
     return {
-      ...{ holder, path: ['blocks', id], owner: `${name} of ${profile.name}`, start: null, length },
+      ...{ holder, path: ['blocks', id], owner: `${profile.name}, ${name}`, start: null, length },
       ...{ wordBits: 16, members },
     };
   });
