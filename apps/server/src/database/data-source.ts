@@ -5,6 +5,7 @@ import { Jobs1700000000003 } from './migrations/3-jobs.js';
 import { Hardware1700000000004 } from './migrations/4-hardware.js';
 import { Settings1700000000005 } from './migrations/5-settings.js';
 import { Tags1700000000006 } from './migrations/6-tags.js';
+import { TagLists1700000000007 } from './migrations/7-tag-lists.js';
 import { ALL_TABLES } from './tables.js';
 
 export function dataSourceOptions(url: string): DataSourceOptions {
@@ -21,6 +22,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Hardware1700000000004,
       Settings1700000000005,
       Tags1700000000006,
+      TagLists1700000000007,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -1,4 +1,4 @@
-import type { Entity, EntityOf, Kind } from '../model/kinds.js';
+import { KINDS, type Entity, type EntityOf, type Kind } from '../model/kinds.js';
 import type { Reader } from '../model/project.js';
 import { OWNER_FIELD, referencesOf } from '../model/references.js';
 import type { Change, Json } from './change.js';
@@ -65,27 +65,14 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
   return changes;
 }
 
-/** A list entry goes; a place goes whole; any other reference becomes null. */
+/** A list entry goes; a place or a type goes whole; any other reference becomes null. */
 function emptied(kind: Kind, entity: Entity, path: readonly string[]): Change {
   if (path[0] === 'told') return set(kind, entity, path, undefined);
-  return set(kind, entity, [path[0]!], null);
+  const partOfWhole = path.at(-1) === 'area' || path.at(-1) === 'structure';
+  return set(kind, entity, partOfWhole ? path.slice(0, -1) : path, null);
 }
-
-const DEPENDENT_KINDS: readonly Kind[] = [
-  'station',
-  'rack',
-  'module',
-  'port',
-  'area',
-  'landing',
-  'setting',
-  'exchange',
-  'end',
-  'lane',
-  'claim',
-];
 
 /** Everything that refers to this id. */
 export function dependentsOf(reader: Reader, id: string): { kind: Kind; id: string }[] {
-  return DEPENDENT_KINDS.flatMap((kind) => reader.referrers(kind, id).map((dependent) => ({ kind, id: dependent })));
+  return KINDS.flatMap((kind) => reader.referrers(kind, id).map((dependent) => ({ kind, id: dependent })));
 }

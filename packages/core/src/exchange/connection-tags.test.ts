@@ -1,7 +1,8 @@
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied, edited } from '../testing/two-stations.testing.js';
-import { boundTo, connectionTags } from './connection-tags.js';
+import { boundTo } from '../tags/bound-to.js';
+import { connectionTags } from './connection-tags.js';
 
 let n = 0;
 function made(project: Project): Project {

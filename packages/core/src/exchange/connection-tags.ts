@@ -2,7 +2,7 @@ import { lengthBits } from '../address/length.js';
 import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { readable } from '../model/as-typed.js';
-import { IN_TAG, type Claim } from '../model/claim.js';
+import { IN_TAG } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf, orderAfter } from '../model/order.js';
@@ -54,17 +54,4 @@ export function connectionTags(project: Project, exchange: Exchange, end: End, n
     }
   }
   return changes;
-}
-
-/** What is bound to a tag: claims of any exchange, and copies; by their names. */
-export function boundTo(project: Project, tag: string): string[] {
-  const claims = childrenOf(project, 'claim', tag).map((claim) => claimWords(project, claim));
-  const copies = childrenOf(project, 'copy', tag).map((copy) => `copy ${copy.name}`);
-  return [...claims, ...copies];
-}
-
-function claimWords(project: Project, claim: Claim): string {
-  const lane = project.get('lane', claim.lane);
-  const exchange = lane && project.get('exchange', lane.exchange);
-  return `${exchange?.name ?? ''}, ${claim.name || 'a block'}`;
 }

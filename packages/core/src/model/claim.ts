@@ -82,6 +82,8 @@ export class Claim {
   @RecordOf(() => ClaimItem) items!: Record<string, ClaimItem>;
   /** the other end's place as it was typed here; null where nothing was */
   @IsOptional() @IsString() @MaxLength(200) toldPlace!: string | null;
+  /** the station that this row asks, where its tool repeats it in every row: address, TCP port and unit in one text */
+  @IsOptional() @IsString() @MaxLength(200) toldStation?: string | null;
   /** the slot of the coupler on this end's side */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
   /** in place of the exchange's cadence */

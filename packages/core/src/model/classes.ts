@@ -17,6 +17,8 @@ import { Setting } from './setting.js';
 import { Station } from './station.js';
 import { Structure } from './structure.js';
 import { Tag } from './tag.js';
+import { TagImport } from './tag-import.js';
+import { TagSeries } from './tag-series.js';
 import { Tick } from './tick.js';
 
 /** The class that guards each kind of entity where it enters. */
@@ -30,6 +32,8 @@ export const CLASSES: Record<Kind, new () => object> = {
   port: Port,
   area: Area,
   structure: Structure,
+  series: TagSeries,
+  import: TagImport,
   tag: Tag,
   copy: MemoryCopy,
   landing: Landing,

@@ -14,7 +14,9 @@ import {
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import {
+  BINDINGS,
   EXCHANGE_KINDS,
+  type Binding,
   NETWORK_KINDS,
   type NetworkKind,
   TRANSFERS,
@@ -80,6 +82,8 @@ export class Exchange {
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) timeout?: number | null;
   /** ms from the end of a request to the beginning of its answer, at most */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) responseDelay?: number | null;
+  /** of a tag map: by what the two ends find each other's data, unless a lane says otherwise */
+  @IsOptional() @IsIn(BINDINGS) binding?: Binding | null;
   /** of a coupler area: the station that couples */
   @IsOptional() @IsId() via?: string | null;
   @RecordOf(() => StartStep, { nullable: true }) start?: Record<string, StartStep> | null;

@@ -16,6 +16,8 @@ import type { Setting } from './setting.js';
 import type { Station } from './station.js';
 import type { Structure } from './structure.js';
 import type { Tag } from './tag.js';
+import type { TagImport } from './tag-import.js';
+import type { TagSeries } from './tag-series.js';
 import type { Tick } from './tick.js';
 
 /** Every kind of entity, in the order of the project file: what is referred to stands before what refers. */
@@ -29,6 +31,8 @@ export const KINDS = [
   'port',
   'area',
   'structure',
+  'series',
+  'import',
   'tag',
   'copy',
   'landing',
@@ -52,6 +56,8 @@ export interface EntityOf {
   port: Port;
   area: Area;
   structure: Structure;
+  series: TagSeries;
+  import: TagImport;
   tag: Tag;
   copy: MemoryCopy;
   landing: Landing;
@@ -76,6 +82,8 @@ export const KIND_WORDS: Record<Kind, string> = {
   port: 'port',
   area: 'area',
   structure: 'structure',
+  series: 'series of tags',
+  import: 'import',
   tag: 'tag',
   copy: 'copy',
   landing: 'landing',

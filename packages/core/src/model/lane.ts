@@ -1,6 +1,7 @@
-import { IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
+import { BINDINGS, type Binding } from './words.js';
 
 /** A value that the lane is meant to carry. That two claims mean the same value is said by the key. */
 export class LaneItem {
@@ -14,6 +15,8 @@ export class Lane {
   @IsId() exchange!: string;
   /** what it follows from, where it was made: `landing l1 inputs` */
   @IsText() madeBy?: string;
+  /** in place of the exchange's */
+  @IsOptional() @IsIn(BINDINGS) binding?: Binding | null;
   /** ms that a value may be old where it is used, at most */
   @IsOptional() @IsInt() @Min(1) @Max(1e9) mostAge?: number | null;
   /** ms of the shortest signal that must not be missed */

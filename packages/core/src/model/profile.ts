@@ -140,6 +140,10 @@ export class Profile {
   @RecordOf(() => ReservedBlock, { nullable: true }) blocks?: Record<string, ReservedBlock> | null;
   /** how a point of a module is written in its programs: `{station}:{slot}:{kind}.{channel}` */
   @Nested(() => PointText, { nullable: true }) pointText?: PointText | null;
+  /** how a tag of another station is asked for: `{group}.{tag}[{element}]` */
+  @Nested(() => PointText, { nullable: true }) itemText?: PointText | null;
+  /** how a row names the station that it asks, where each row does: `{address}:{port}/{unit}` */
+  @Nested(() => PointText, { nullable: true }) stationText?: PointText | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */

@@ -16,6 +16,8 @@ export const OWNER_FIELD: Partial<Record<Kind, string>> = {
   port: 'station',
   area: 'station',
   tag: 'station',
+  series: 'station',
+  import: 'station',
   copy: 'station',
   landing: 'module',
   setting: 'station',
@@ -51,7 +53,13 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
       step.end ? [{ kind: 'end', id: step.end, path: ['start', key, 'end'] }] : [],
     ),
   ],
-  station: (s) => [...one('profile', s.profile, 'profile'), ...one('station', s.runsOn, 'runsOn')],
+  station: (s) => [
+    ...one('profile', s.profile, 'profile'),
+    ...one('station', s.runsOn, 'runsOn'),
+    ...Object.entries(s.groups ?? {}).flatMap(([key, group]): Reference[] =>
+      group.station ? [{ kind: 'station', id: group.station, path: ['groups', key, 'station'] }] : [],
+    ),
+  ],
   rack: (r) => one('station', r.station, 'station'),
   module: (m) => one('rack', m.rack, 'rack'),
   landing: (l) => [
@@ -69,7 +77,15 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   setting: (s) => one('station', s.station, 'station'),
   area: (a) => one('station', a.station, 'station'),
   structure: (s) => Object.entries(s.members).flatMap(([key, member]) => type(member.type, 'members', key, 'type')),
-  tag: (t) => [...one('station', t.station, 'station'), ...type(t.type, 'type'), ...place(t.place)],
+  series: (s) => [...one('station', s.station, 'station'), ...type(s.type, 'type'), ...place(s.place)],
+  import: (i) => one('station', i.station, 'station'),
+  tag: (t) => [
+    ...one('station', t.station, 'station'),
+    ...type(t.type, 'type'),
+    ...place(t.place),
+    ...one('series', t.series, 'series'),
+    ...one('import', t.import, 'import'),
+  ],
   copy: (c) => [
     ...one('station', c.station, 'station'),
     ...place(c.from, 'from'),

@@ -49,6 +49,15 @@ export class TakenFrom {
   @IsName() project!: string;
   @IsName() station!: string;
   @IsString() @MaxLength(60) revision!: string;
+  /** the newest that is known to be there */
+  @IsOptional() @IsString() @MaxLength(60) newest?: string | null;
+}
+
+/** A name by which a tag server groups what it asks of one station. */
+export class TagGroup {
+  @IsOrder() order!: number;
+  @IsName() name!: string;
+  @IsOptional() @IsId() station?: string | null;
 }
 
 /** Anything that takes part in an exchange. */
@@ -76,6 +85,8 @@ export class Station {
   @IsOptional() @IsIn(GUARDS) guard?: Guard | null;
   /** what it lets others do with its data; empty: not said */
   @IsOptional() @IsIn(FROM_OUTSIDE) fromOutside?: FromOutside | null;
+  /** of a tag server: its groups, each of one station */
+  @RecordOf(() => TagGroup, { nullable: true }) groups?: Record<string, TagGroup> | null;
   /** who answers for it */
   @IsText() supplier?: string;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;

@@ -1,9 +1,34 @@
-import { IsBoolean, IsIn, IsOptional } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, IsString, MaxLength } from 'class-validator';
 import type { AsTyped } from './as-typed.js';
 import { Place, TypeRef } from './claim.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested } from './nested.js';
-import { ACCESSES, OPENNESS, type Access, type Openness } from './words.js';
+import {
+  ACCESSES,
+  OPENNESS,
+  PANEL_ELEMENTS,
+  POLARITIES,
+  SIGNAL_KINDS,
+  type Access,
+  type Openness,
+  type PanelElement,
+  type Polarity,
+  type SignalKind,
+} from './words.js';
+
+/** Raw numbers and what they stand for, at both ends of the range: 0–27648 are 0–100 %. */
+export class Scaling {
+  @IsNumber() rawLow!: number;
+  @IsNumber() rawHigh!: number;
+  @IsNumber() low!: number;
+  @IsNumber() high!: number;
+}
+
+/** Why a tag takes no part, and who said so. */
+export class NotUsed {
+  @IsString() @MaxLength(500) reason!: string;
+  @IsString() @MaxLength(200) by!: string;
+}
 
 /** A named variable of one station. Without an address it is a memory of its own. */
 export class Tag {
@@ -20,6 +45,20 @@ export class Tag {
   @IsOptional() @IsIn(OPENNESS) open?: Openness | null;
   /** of its value: bar, °C */
   @IsText() unit?: string;
+  @Nested(() => Scaling, { orTyped: true, nullable: true }) scaling?: Scaling | AsTyped | null;
+  @IsOptional() @IsIn(POLARITIES) polarity?: Polarity | null;
+  /** what people call it, where its name is for machines */
+  @IsText() alias?: string;
+  @IsOptional() @IsIn(SIGNAL_KINDS) signal?: SignalKind | null;
+  /** of a panel: what it is shown with, or set by */
+  @IsOptional() @IsIn(PANEL_ELEMENTS) element?: PanelElement | null;
+  /** a lane needs it, or it is marked so: where it is bound by name, it must be there */
+  @IsOptional() @IsBoolean() required?: boolean;
+  /** it takes no part, for this reason */
+  @Nested(() => NotUsed, { nullable: true }) notUsed?: NotUsed | null;
+  /** where it came from, unless it was typed */
+  @IsOptional() @IsId() series?: string | null;
+  @IsOptional() @IsId() import?: string | null;
   /** never meant to be used from outside */
   @IsOptional() @IsBoolean() internal?: boolean;
   /** what it was made by: `end e1 input` */

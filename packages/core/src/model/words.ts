@@ -233,3 +233,29 @@ export type StringHeader = (typeof STRING_HEADERS)[number];
 export type CharacterSize = (typeof CHARACTER_SIZES)[number];
 
 export type Alignment = (typeof ALIGNMENTS)[number];
+
+/** What a signal of 1 means: the thing is so (`true when active`), or it is not (`true at rest`: a contact closed at rest). */
+export const POLARITIES = ['true when active', 'true at rest'] as const;
+export type Polarity = (typeof POLARITIES)[number];
+
+/** Kinds of signal, as seen from the controller. */
+export const SIGNAL_KINDS = ['discrete in', 'discrete out', 'analogue in', 'counter in', 'analogue out'] as const;
+export type SignalKind = (typeof SIGNAL_KINDS)[number];
+
+/** What a panel shows a tag with, or lets people set it by. */
+export const PANEL_ELEMENTS = [
+  'lamp',
+  'push button',
+  'two-way switch',
+  'number shown',
+  'number entry',
+  'bar',
+  'choice of several',
+  'text shown',
+  'text entry',
+] as const;
+export type PanelElement = (typeof PANEL_ELEMENTS)[number];
+
+/** By what the two ends of a tag map find each other's data. */
+export const BINDINGS = ['by address', 'by name', 'by item text'] as const;
+export type Binding = (typeof BINDINGS)[number];

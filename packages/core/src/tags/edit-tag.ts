@@ -1,15 +1,14 @@
-import { unreadSentence } from '../address/result.js';
+import { memoriesOf } from '../address/memory.js';
 import { put, set } from '../change/make.js';
+import type { TagField } from '../exchange-formats/tag-list.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import { memoriesOf } from '../address/memory.js';
-import { parseAddress } from '../address/parse-address.js';
 import type { Tag } from '../model/tag.js';
-import { ACCESSES, OPENNESS } from '../model/words.js';
-import { changed, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
+import type { FieldEdit } from '../station/field-edit.js';
 import { readType } from '../structure/read-type.js';
+import { readTagField } from './tag-field.js';
 
-export type TagColumn = 'name' | 'type' | 'place' | 'access' | 'open' | 'program' | 'unit' | 'comment';
+export type TagColumn = 'name' | 'notUsed' | TagField;
 
 export const newTag = (project: Project, id: string, station: string): Tag => ({
   ...{ id, order: orderAfter(childrenOf(project, 'tag', station)), station },
@@ -17,7 +16,14 @@ export const newTag = (project: Project, id: string, station: string): Tag => ({
 });
 
 /** Typed text into one field of a tag, which is made with the first. What cannot be read stays as typed. */
-export function editTag(project: Project, station: string, id: string, column: TagColumn, text: string): FieldEdit {
+export function editTag(
+  project: Project,
+  station: string,
+  id: string,
+  column: TagColumn,
+  text: string,
+  by = '',
+): FieldEdit {
   const known = project.get('tag', id);
   const tag = known ?? newTag(project, id, station);
   const store = (value: unknown, problem: string | null = null): FieldEdit => ({
@@ -25,30 +31,9 @@ export function editTag(project: Project, station: string, id: string, column: T
     problem,
   });
   const clean = text.trim();
-  switch (column) {
-    case 'name':
-      return store(clean);
-    case 'type': {
-      if (clean === '') return store(null);
-      const type = readType(project, clean);
-      return type.ok ? store(type.value) : store({ typed: clean }, unreadSentence(type));
-    }
-    case 'place': {
-      if (clean === '') return store(null);
-      const place = parseAddress(clean, memoriesOf(project, station));
-      return place.ok ? store(place.value) : store({ typed: clean }, unreadSentence(place));
-    }
-    case 'access': {
-      if (clean === '') return store(null);
-      const access = parseWord(clean, ACCESSES, 'access');
-      return access.ok ? store(access.value) : refused(access);
-    }
-    case 'open': {
-      if (clean === '') return store(null);
-      const open = parseWord(clean, OPENNESS, 'kind of openness');
-      return open.ok ? store(open.value) : refused(open);
-    }
-    default:
-      return changed(...store(clean || undefined).changes);
-  }
+  if (column === 'name') return store(clean);
+  if (column === 'notUsed') return store(clean === '' ? null : { reason: clean, by: tag.notUsed?.by || by || 'not named' });
+  const context = { memories: memoriesOf(project, station), type: (t: string) => readType(project, t) };
+  const { value, problem, taken } = readTagField(column, clean, context);
+  return taken ? store(value, problem) : { changes: [], problem };
 }

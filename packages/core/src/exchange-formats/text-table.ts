@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { read, unread, type Read } from '../../address/result.js';
+import { read, unread, type Read } from '../address/result.js';
 
 /** More than that is no hardware list. */
 export const MOST_LIST_CHARACTERS = 20_000_000;

@@ -1,0 +1,112 @@
+import Papa from 'papaparse';
+import { read, unread, type Read } from '../address/result.js';
+import { MOST_TAGS, TAG_FIELDS, type ListedTag, type TagField, type TagList } from './tag-list.js';
+import type { TextTable } from './text-table.js';
+
+export const TAG_COLUMNS = ['name', ...TAG_FIELDS] as const;
+export type TagColumnName = (typeof TAG_COLUMNS)[number];
+/** Which cell of a row holds what. */
+export type TagColumns = Partial<Record<TagColumnName, number>>;
+
+/** The heading of each column as it is written. */
+export const TAG_HEADINGS: Record<TagColumnName, string> = {
+  ...{ name: 'Name', type: 'Type', place: 'Address', access: 'Access', open: 'To others', program: 'Program' },
+  ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
+  ...{ internal: 'Internal', required: 'Required', comment: 'Comment' },
+};
+
+/** Words of headings, in several languages of the trade. */
+const KNOWN: Record<TagColumnName, RegExp> = {
+  name: /^(tag|name|tag ?name|symbol|variable|var|point|signal ?name|bezeichner|variablenname|nom|étiquette|nombre)$/i,
+  type: /^(type|data ?type|datatype|datentyp|typ|format|type de données|tipo)$/i,
+  place: /^(address|addr|location|register|reference|at|adresse|direccion|dirección|offset)$/i,
+  access: /^(access|rights?|read\/write|r\/w|zugriff|accès|acceso)$/i,
+  open: /^(to others|external access|external|offered|von außen|extern)$/i,
+  program: /^(program|scope|pou|programm|programme|local to)$/i,
+  unit: /^(units?|engineering unit|eu|einheit|unité|unidad)$/i,
+  scaling: /^(scaling|scale|skalierung|échelle|escala)$/i,
+  polarity: /^(polarity|logic|normally|polarität|ruhelage)$/i,
+  alias: /^(alias|label|display name|anzeigename|klartext)$/i,
+  signal: /^(signal|signal kind|i\/o|kind|signalart)$/i,
+  element: /^(element|shown as|panel element|control|bedienelement)$/i,
+  internal: /^(internal|intern|private)$/i,
+  required: /^(required|mandatory|pflicht|erforderlich)$/i,
+  comment: /^(comment|comments|description|remark|remarks|note|kommentar|beschreibung|bemerkung|commentaire|comentario)$/i,
+};
+
+export interface UnderstoodTable {
+  /** index of the row of headings among the rows; −1: it has none */
+  heading: number;
+  headings: readonly string[];
+  columns: TagColumns;
+  /** headings that stand twice */
+  twice: readonly string[];
+}
+
+/** How the columns of a table are understood: by the row of headings among the first ten in which most are known. */
+export function understandTable(table: TextTable): UnderstoodTable {
+  let best: UnderstoodTable | null = null;
+  table.rows.slice(0, 10).forEach(({ cells }, heading) => {
+    const columns: TagColumns = {};
+    const clean = cells.map((cell) => cell.trim());
+    for (const column of TAG_COLUMNS) {
+      const at = clean.findIndex((cell, i) => KNOWN[column].test(cell) && !Object.values(columns).includes(i));
+      if (at >= 0) columns[column] = at;
+    }
+    const count = Object.keys(columns).length;
+    const twice = clean.filter((cell, i) => cell !== '' && clean.findIndex((c) => same(c, cell)) < i);
+    if (count > Object.keys(best?.columns ?? {}).length) best = { heading, columns, headings: clean, twice };
+  });
+  if (best) return best;
+  const widest = Math.max(0, ...table.rows.slice(0, 10).map(({ cells }) => cells.length));
+  const headings = Array.from({ length: widest }, (_, i) => `column ${i + 1}`);
+  return { heading: -1, headings, columns: widest > 0 ? { name: 0 } : {}, twice: [] };
+}
+
+const same = (a: string, b: string) => a.toLowerCase() === b.toLowerCase();
+
+/** The tags of a table by the columns as chosen. */
+export function tableTags(table: TextTable, { heading }: UnderstoodTable, columns: TagColumns): Read<TagList> {
+  const { name: nameAt } = columns;
+  if (nameAt === undefined) return unread('no column holds the names', 'choose the column of the name');
+  const rows = table.rows.length - heading - 1;
+  if (rows > MOST_TAGS) return unread(`${rows} rows`, `a list has at most ${MOST_TAGS} tags`);
+  const fields = TAG_FIELDS.filter((field) => columns[field] !== undefined);
+  const tags: ListedTag[] = [];
+  for (let i = heading + 1; i < table.rows.length; i++) {
+    const { line, cells } = table.rows[i]!;
+    const says: ListedTag['says'] = {};
+    for (const field of fields) says[field] = cells[columns[field]!] ?? '';
+    tags.push({ line, name: cells[nameAt] ?? '', says });
+  }
+  return read({ tags, structures: [], faults: [], fields });
+}
+
+/** Rows of text: a row of headings, then one for each tag. The inverse of `tableTags`. */
+export function tagRows(tags: readonly ListedTag[], fields: readonly TagField[] = TAG_FIELDS): string[][] {
+  return [
+    [TAG_HEADINGS.name, ...fields.map((field) => TAG_HEADINGS[field])],
+    ...tags.map((tag) => [tag.name, ...fields.map((field) => tag.says[field] ?? '')]),
+  ];
+}
+
+/** The same as CSV (RFC 4180), with this separator. */
+export const writeCsv = (rows: readonly string[][], separator: ',' | ';' | '\t'): string =>
+  `${Papa.unparse(rows as string[][], { delimiter: separator, newline: '\r\n' })}\r\n`;
+
+/** `Name=2;Type=0`: which column was taken for what, by its heading. */
+export const columnsText = (columns: TagColumns): string =>
+  TAG_COLUMNS.filter((column) => columns[column] !== undefined)
+    .map((column) => `${column}=${columns[column]}`)
+    .join(';');
+
+/** The inverse; what is not understood is left out. */
+export function readColumns(text: string): TagColumns {
+  const columns: TagColumns = {};
+  for (const part of text.split(';')) {
+    const [column, at] = part.split('=');
+    const known = TAG_COLUMNS.find((c) => c === column);
+    if (known && /^\d+$/.test(at ?? '')) columns[known] = Number(at);
+  }
+  return columns;
+}

@@ -1,0 +1,32 @@
+import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsId, IsName, IsOrder, IsText } from './fields.js';
+import { Nested } from './nested.js';
+
+export const TAG_FORMATS = ['CSV', 'XLSX', 'PLCopen XML', 'IEC 61131-3 text'] as const;
+export type TagFormat = (typeof TAG_FORMATS)[number];
+
+/** What became of the tags of a file. */
+export class Became {
+  @IsInt() @Min(0) @Max(1e7) added!: number;
+  @IsInt() @Min(0) @Max(1e7) changed!: number;
+  @IsInt() @Min(0) @Max(1e7) dropped!: number;
+  @IsInt() @Min(0) @Max(1e7) unchanged!: number;
+}
+
+/** A file of tags that was brought into a station. */
+export class TagImport {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  @IsId() station!: string;
+  @IsName() file!: string;
+  @IsIn(TAG_FORMATS) format!: TagFormat;
+  /** when it was brought in, ISO 8601 */
+  @IsString() @MaxLength(40) at!: string;
+  /** when the file was last saved, as its computer says, ISO 8601 */
+  @IsOptional() @IsString() @MaxLength(40) saved?: string | null;
+  /** when its source was last changed, where somebody has said so, ISO 8601 */
+  @IsOptional() @IsString() @MaxLength(40) source?: string | null;
+  @Nested(() => Became) became!: Became;
+  /** how its columns were understood: `Name=2;Type=0`, remembered for the next file with the same headings */
+  @IsText() understood?: string;
+}
