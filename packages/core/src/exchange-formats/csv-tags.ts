@@ -31,7 +31,8 @@ const KNOWN: Record<TagColumnName, RegExp> = {
   element: /^(element|shown as|panel element|control|bedienelement)$/i,
   internal: /^(internal|intern|private)$/i,
   required: /^(required|mandatory|pflicht|erforderlich)$/i,
-  comment: /^(comment|comments|description|remark|remarks|note|kommentar|beschreibung|bemerkung|commentaire|comentario)$/i,
+  comment:
+    /^(comment|comments|description|remark|remarks|note|kommentar|beschreibung|bemerkung|commentaire|comentario)$/i,
 };
 
 export interface UnderstoodTable {

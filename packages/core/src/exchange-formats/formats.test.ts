@@ -11,7 +11,8 @@ import { workbookSize } from './workbook-size.js';
 import { writePlcopen } from './write-plcopen.js';
 import { xmlShape } from './xml-shape.js';
 
-const says = (list: TagList) => list.tags.map((t) => [t.name, t.says.type, t.says.place, t.says.program, t.says.comment]);
+const says = (list: TagList) =>
+  list.tags.map((t) => [t.name, t.says.type, t.says.place, t.says.program, t.says.comment]);
 
 // [published: IEC 61131-3, declaration of variables, examples of direct addresses and arrays] [from memory]
 const DECLARED = `
@@ -49,7 +50,13 @@ test('declarations of IEC 61131-3: names in a row, addresses, arrays, comments, 
   ]);
   expect(list.tags.map((t) => t.line)).toEqual([11, 11, 12, 14, 15, 19]);
   expect(list.structures).toMatchObject([
-    { name: 'Pump', members: [{ name: 'Speed', type: 'INT', comment: 'rpm' }, { name: 'Running', type: 'BOOL' }] },
+    {
+      name: 'Pump',
+      members: [
+        { name: 'Speed', type: 'INT', comment: 'rpm' },
+        { name: 'Running', type: 'BOOL' },
+      ],
+    },
   ]);
 });
 
@@ -62,10 +69,14 @@ test('a declaration that cannot be read is told with its line, and the next are 
     expect.objectContaining({ expected: expect.stringContaining('semicolon') as string }),
     { line: 8, found: 'VAR_GLOBAL of line 1 is not closed', expected: 'END_VAR' },
   ]);
-  expect(readIecText('VAR_GLOBAL (* open\nA : INT;').faults[0]).toMatchObject({ found: 'a comment that is not closed' });
+  expect(readIecText('VAR_GLOBAL (* open\nA : INT;').faults[0]).toMatchObject({
+    found: 'a comment that is not closed',
+  });
 });
 
-const name = fc.stringMatching(/^[A-Za-z][A-Za-z0-9]{0,8}$/).filter((n) => !/^(end_|at$|var|type$|program$|struct$|array$|of$|retain$|constant$)/i.test(n));
+const name = fc
+  .stringMatching(/^[A-Za-z][A-Za-z0-9]{0,8}$/)
+  .filter((n) => !/^(end_|at$|var|type$|program$|struct$|array$|of$|retain$|constant$)/i.test(n));
 const tag = fc.record({
   line: fc.constant(0),
   name,
@@ -77,7 +88,9 @@ const tag = fc.record({
   }),
 });
 const inOrder = (tags: readonly ListedTag[]) =>
-  ['', 'Main', 'Night'].flatMap((p) => tags.filter((t) => t.says.program === p)).map((t) => ({ name: t.name, ...t.says }));
+  ['', 'Main', 'Night']
+    .flatMap((p) => tags.filter((t) => t.says.program === p))
+    .map((t) => ({ name: t.name, ...t.says }));
 /** An array as it is declared. */
 const declared = (text: string | undefined) => (text === 'REAL ×3' ? 'ARRAY[0..2] OF REAL' : text);
 
@@ -92,7 +105,9 @@ test('what is written in either format is read back as it was: the two hold the 
       for (const list of [text, xml.value]) {
         expect(list.faults).toEqual([]);
         expect(inOrder(list.tags)).toEqual(expected);
-        expect(list.structures).toMatchObject([{ name: 'Pump', members: [{ name: 'Speed', type: 'INT', comment: 'rpm' }] }]);
+        expect(list.structures).toMatchObject([
+          { name: 'Pump', members: [{ name: 'Speed', type: 'INT', comment: 'rpm' }] },
+        ]);
       }
     }),
     { numRuns: 60 },
@@ -145,7 +160,12 @@ test('UTF-8 with and without its mark, UTF-16 of both orders, Windows-1252', () 
   const eight = Uint8Array.from(Buffer.from(text, 'utf8'));
   const marked = Uint8Array.from([0xef, 0xbb, 0xbf, ...eight]);
   const western = Uint8Array.from(Buffer.from(text, 'latin1'));
-  for (const bytes of [eight, marked, western, ...[true, false].flatMap((h) => [sixteen(h, true), sixteen(h, false)])]) {
+  for (const bytes of [
+    eight,
+    marked,
+    western,
+    ...[true, false].flatMap((h) => [sixteen(h, true), sixteen(h, false)]),
+  ]) {
     expect(textIn(bytes, encodingOf(bytes))).toBe(text);
   }
 });

@@ -127,7 +127,11 @@ function readTypes(tokens: IecTokens, structures: ListedStructure[], faults: Fil
     for (;;) {
       const next = tokens.peek();
       if (!next || /^(END_TYPE|TYPE|VAR.*)$/i.test(next.text)) {
-        faults.push({ line: next?.line ?? tokens.lastLine, found: `STRUCT ${name.text} is not closed`, expected: 'END_STRUCT' });
+        faults.push({
+          line: next?.line ?? tokens.lastLine,
+          found: `STRUCT ${name.text} is not closed`,
+          expected: 'END_STRUCT',
+        });
         break;
       }
       if (next.text.toUpperCase() === 'END_STRUCT') {
@@ -137,7 +141,9 @@ function readTypes(tokens: IecTokens, structures: ListedStructure[], faults: Fil
       }
       const declared = readDeclaration(tokens);
       if (!declared.ok) faults.push(declared.fault);
-      else for (const one of declared.names) members.push({ name: one.name, type: declared.type, comment: declared.comment });
+      else
+        for (const one of declared.names)
+          members.push({ name: one.name, type: declared.type, comment: declared.comment });
     }
     structures.push({ line: name.line, name: name.text, members });
   }
@@ -147,7 +153,9 @@ function readTypes(tokens: IecTokens, structures: ListedStructure[], faults: Fil
 export function writeIecText(list: Pick<TagList, 'tags' | 'structures'>): string {
   const lines: string[] = [];
   for (const { name, members } of list.structures) {
-    const own = members.map((m) => `    ${m.name} : ${declaredType(m.type)};${m.comment ? ` ${commented(m.comment)}` : ''}`);
+    const own = members.map(
+      (m) => `    ${m.name} : ${declaredType(m.type)};${m.comment ? ` ${commented(m.comment)}` : ''}`,
+    );
     lines.push('TYPE', `  ${name} : STRUCT`, ...own, '  END_STRUCT;', 'END_TYPE', '');
   }
   const programs = [...new Set(list.tags.map((tag) => tag.says.program ?? ''))].sort();

@@ -86,7 +86,8 @@ export class IecTokens {
   }
 
   private takeComment(fits: (comment: Comment) => boolean): string {
-    while (this.nextComment < this.comments.length && this.comments[this.nextComment]!.after < this.at) this.nextComment++;
+    while (this.nextComment < this.comments.length && this.comments[this.nextComment]!.after < this.at)
+      this.nextComment++;
     let text = '';
     for (let i = this.nextComment; i < this.comments.length && this.comments[i]!.after === this.at; i++) {
       if (!fits(this.comments[i]!)) continue;

@@ -20,7 +20,10 @@ export function workbookSize(bytes: Uint8Array): Read<number> {
   }
   if (unpacked > MOST_UNPACKED || unpacked > bytes.length * MOST_RATIO) {
     const found = `${Math.round(bytes.length / 1000)} kB that unpack to ${Math.round(unpacked / 1e6)} MB`;
-    return unread(found, `a workbook unpacks to at most ${MOST_RATIO} times its size, and to ${MOST_UNPACKED / 1e6} MB`);
+    return unread(
+      found,
+      `a workbook unpacks to at most ${MOST_RATIO} times its size, and to ${MOST_UNPACKED / 1e6} MB`,
+    );
   }
   return read(unpacked);
 }

@@ -69,7 +69,9 @@ function variable({ name, says }: ListedTag) {
     '@name': name,
     ...(says.place ? { '@address': says.place } : {}),
     type: typeElement(says.type ?? ''),
-    ...(says.comment ? { documentation: { xhtml: { '@xmlns': 'http://www.w3.org/1999/xhtml', '#text': says.comment } } } : {}),
+    ...(says.comment
+      ? { documentation: { xhtml: { '@xmlns': 'http://www.w3.org/1999/xhtml', '#text': says.comment } } }
+      : {}),
   };
 }
 
@@ -77,7 +79,8 @@ function variable({ name, says }: ListedTag) {
 function typeElement(text: string): object {
   const type = parseType(text);
   const [, named = text, times] = /^(.+?) ×(\d+)$/.exec(text) ?? [];
-  if (!type.ok) return times ? array(Number(times), { derived: { '@name': named } }) : { derived: { '@name': named || 'BOOL' } };
+  if (!type.ok)
+    return times ? array(Number(times), { derived: { '@name': named } }) : { derived: { '@name': named || 'BOOL' } };
   const { base, count, capacity } = type.value;
   const one = base === 'STRING' ? { string: capacity ? { '@length': String(capacity) } : '' } : { [base]: '' };
   return count === 1 ? one : array(count, one);

@@ -7,7 +7,10 @@ const MOST_ELEMENTS = 3_000_000;
 export function xmlShape(text: string): Read<true> {
   if (text.includes('\u0000')) return unread('null bytes', 'XML is text');
   if (/<!DOCTYPE/i.test(text)) {
-    return unread('a document type is declared, and with it entities could be', 'take out the line that begins with <!DOCTYPE');
+    return unread(
+      'a document type is declared, and with it entities could be',
+      'take out the line that begins with <!DOCTYPE',
+    );
   }
   let depth = 0;
   let elements = 0;
@@ -28,7 +31,10 @@ export function xmlShape(text: string): Read<true> {
     if (end < 0) return unread(`line ${lineAt(text, at)}: an element that is not closed`, '>');
     if (text[end - 1] !== '/') depth++;
     if (depth > DEEPEST) {
-      return unread(`line ${lineAt(text, at)}: elements ${depth} deep`, `no document of variables is deeper than ${DEEPEST}`);
+      return unread(
+        `line ${lineAt(text, at)}: elements ${depth} deep`,
+        `no document of variables is deeper than ${DEEPEST}`,
+      );
     }
     if (++elements > MOST_ELEMENTS) return unread(`more than ${MOST_ELEMENTS} elements`, 'bring in fewer tags at once');
     at = end;

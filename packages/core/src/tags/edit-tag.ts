@@ -32,7 +32,8 @@ export function editTag(
   });
   const clean = text.trim();
   if (column === 'name') return store(clean);
-  if (column === 'notUsed') return store(clean === '' ? null : { reason: clean, by: tag.notUsed?.by || by || 'not named' });
+  if (column === 'notUsed')
+    return store(clean === '' ? null : { reason: clean, by: tag.notUsed?.by || by || 'not named' });
   const context = { memories: memoriesOf(project, station), type: (t: string) => readType(project, t) };
   const { value, problem, taken } = readTagField(column, clean, context);
   return taken ? store(value, problem) : { changes: [], problem };

@@ -2,7 +2,9 @@ import { read, unread, type Read } from '../address/result.js';
 import type { Scaling } from '../model/tag.js';
 
 const NUMBER = '(-?\\d+(?:[.,]\\d+)?)';
-const FORM = new RegExp(`^${NUMBER}\\s*(?:–|\\.\\.+|to)\\s*${NUMBER}\\s*(?:=|:|→|->)\\s*${NUMBER}\\s*(?:–|\\.\\.+|to)\\s*${NUMBER}$`);
+const FORM = new RegExp(
+  `^${NUMBER}\\s*(?:–|\\.\\.+|to)\\s*${NUMBER}\\s*(?:=|:|→|->)\\s*${NUMBER}\\s*(?:–|\\.\\.+|to)\\s*${NUMBER}$`,
+);
 
 /** `0–27648 = 0–100`: raw numbers, and what they stand for. */
 export const formatScaling = ({ rawLow, rawHigh, low, high }: Scaling): string =>

@@ -38,11 +38,24 @@ export interface FieldContext {
 
 const ACCESS_WORDS: Record<string, Access> = {
   ...{ r: 'read', ro: 'read', 'read only': 'read', 'read-only': 'read', lesen: 'read', lecture: 'read' },
-  ...{ rw: 'read and set', 'r/w': 'read and set', 'read/write': 'read and set', w: 'read and set', write: 'read and set' },
+  ...{
+    rw: 'read and set',
+    'r/w': 'read and set',
+    'read/write': 'read and set',
+    w: 'read and set',
+    write: 'read and set',
+  },
   ...{ 'read write': 'read and set', 'lesen/schreiben': 'read and set', schreiben: 'read and set' },
 };
 const OPEN_WORDS: Record<string, Openness> = {
-  ...{ none: 'closed', no: 'closed', 'read only': 'may read', read: 'may read', 'read/write': 'may set', yes: 'may set' },
+  ...{
+    none: 'closed',
+    no: 'closed',
+    'read only': 'may read',
+    read: 'may read',
+    'read/write': 'may set',
+    yes: 'may set',
+  },
 };
 const POLARITY_WORDS: Record<string, Polarity> = {
   ...{ no: 'true when active', 'normally open': 'true when active', 'open at rest': 'true when active' },
@@ -86,7 +99,9 @@ export function readTagField(field: TagField, text: string, { memories, type }: 
     case 'required': {
       const low = clean.toLowerCase();
       if (NO.includes(low)) return fine(undefined);
-      return YES.includes(low) ? fine(true) : { value: null, problem: `“${clean}” is neither yes nor no`, taken: false };
+      return YES.includes(low)
+        ? fine(true)
+        : { value: null, problem: `“${clean}” is neither yes nor no`, taken: false };
     }
     default:
       return fine(clean || undefined);

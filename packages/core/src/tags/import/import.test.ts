@@ -37,7 +37,13 @@ test('tags are added with what the file says of them, as one change set, with th
   const after = taken(smallPlant(), csv(FIRST));
   const tags = childrenOf(after, 'tag', 'sa').filter((t) => t.import);
   expect(tags.map((t) => [t.name, t.type, t.place, t.access ?? null, t.comment ?? null])).toEqual([
-    ['Door', { base: 'BOOL', count: 1 }, expect.objectContaining({ area: 'areaa', number: 10, bit: 3 }), 'read', 'left'],
+    [
+      'Door',
+      { base: 'BOOL', count: 1 },
+      expect.objectContaining({ area: 'areaa', number: 10, bit: 3 }),
+      'read',
+      'left',
+    ],
     ['Level', { base: 'REAL', count: 1 }, expect.objectContaining({ number: 12 }), 'read and set', null],
     ['Text', { base: 'STRING', count: 1, capacity: 10 }, null, null, null],
   ]);
@@ -83,7 +89,8 @@ test('upper and lower case are two tags where the type of the station tells them
 });
 
 test('what was brought out and is brought in again changes nothing, in every format', () => {
-  const text = 'TYPE Pump : STRUCT a : INT; b : ARRAY[0..1] OF REAL; END_STRUCT; END_TYPE VAR_GLOBAL P AT %MW1 : Pump; Q : ARRAY[0..3] OF Pump; END_VAR';
+  const text =
+    'TYPE Pump : STRUCT a : INT; b : ARRAY[0..1] OF REAL; END_STRUCT; END_TYPE VAR_GLOBAL P AT %MW1 : Pump; Q : ARRAY[0..3] OF Pump; END_VAR';
   const full: FieldEdit[] = [];
   const project = edited(taken(taken(smallPlant(), csv(FIRST)), readIecText(text), { drop: false }), ...full);
   const list = exportTags(project, 'sa');

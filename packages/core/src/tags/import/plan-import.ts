@@ -5,7 +5,7 @@ import { dropWithDependents, put, set } from '../../change/make.js';
 import { boundTo } from '../bound-to.js';
 import type { FileFault, ListedTag, TagField, TagList } from '../../exchange-formats/tag-list.js';
 import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
-import type { Project } from '../../model/project.js';
+import type { Project, Reader } from '../../model/project.js';
 import type { TagFormat, TagImport } from '../../model/tag-import.js';
 import type { Structure } from '../../model/structure.js';
 import type { Tag } from '../../model/tag.js';
@@ -77,7 +77,12 @@ export function planImport(
     if (name === '' || twice !== undefined) {
       if (name === '' && Object.values(listed.says).every((text) => text === '')) continue;
       const problem = name === '' ? 'it has no name' : `it has the name of row ${twice}`;
-      rows.push({ ...{ line: listed.line, name, what: 'not taken', tag: null, known: null }, differs: [], bound: [], problem });
+      rows.push({
+        ...{ line: listed.line, name, what: 'not taken', tag: null, known: null },
+        differs: [],
+        bound: [],
+        problem,
+      });
       continue;
     }
     lines.set(key, listed.line);
@@ -95,7 +100,7 @@ export function planImport(
 }
 
 /** Upper and lower case are the same unless the station's type tells them apart. */
-export function keyRule(project: Project, stationId: string): (name: string) => string {
+export function keyRule(project: Reader, stationId: string): (name: string) => string {
   const station = project.get('station', stationId);
   const profile = station?.profile ? project.get('profile', station.profile) : undefined;
   return profile?.nameRule.caseMatters ? (name) => name : (name) => name.toLowerCase();
@@ -179,7 +184,12 @@ export function importChanges(
   const entry: TagImport = {
     ...{ id: importId, order: orderAfter(childrenOf(project, 'import', station)), station },
     ...{ file: source.file, format: source.format, at: source.at, saved: source.saved },
-    became: { added: count('added'), changed: count('changed'), dropped: dropped.length, unchanged: count('unchanged') },
+    became: {
+      added: count('added'),
+      changed: count('changed'),
+      dropped: dropped.length,
+      unchanged: count('unchanged'),
+    },
     ...(source.understood ? { understood: source.understood } : {}),
   };
   const changes: Change[] = [...plan.structures.map((s) => put('structure', s)), put('import', entry)];
@@ -200,4 +210,6 @@ function fieldChanges(known: Tag, tag: Tag): Change[] {
 
 /** The newest import of a station; its columns are proposed again for a file with as many headings. */
 export const lastImport = (project: Project, station: string): TagImport | undefined =>
-  inOrder(project, 'import').filter((one) => one.station === station).at(-1);
+  inOrder(project, 'import')
+    .filter((one) => one.station === station)
+    .at(-1);

@@ -28,8 +28,17 @@ export function structuresFrom(
     const members: Record<string, Member> = {};
     structure.members.forEach((member, n) => {
       const type = read(member.type);
-      if (!type.ok) faults.push({ line: structure.line, found: `${structure.name}.${member.name}: ${type.found}`, expected: type.expected });
-      members[newId()] = { order: (n + 1) * 10, name: member.name, type: type.ok ? type.value : { typed: member.type } };
+      if (!type.ok)
+        faults.push({
+          line: structure.line,
+          found: `${structure.name}.${member.name}: ${type.found}`,
+          expected: type.expected,
+        });
+      members[newId()] = {
+        order: (n + 1) * 10,
+        name: member.name,
+        type: type.ok ? type.value : { typed: member.type },
+      };
     });
     created[i] = { ...created[i]!, members };
   });

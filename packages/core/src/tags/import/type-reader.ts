@@ -4,7 +4,8 @@ import type { Project } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
 import { parseType } from '../../data/types.js';
 
-const NAMED = /^(?:ARRAY\s*\[\s*(\d+)\s*\.\.\s*(\d+)\s*\]\s*OF\s+)?([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/i;
+const NAMED =
+  /^(?:ARRAY\s*\[\s*(\d+)\s*\.\.\s*(\d+)\s*\]\s*OF\s+)?([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/i;
 
 /** Reads types as `readType` does, of the project's structures and of those that come with them; each text once. */
 export function typeReader(project: Project, created: readonly Structure[]): (text: string) => Read<TypeRef> {
