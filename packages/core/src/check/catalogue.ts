@@ -98,6 +98,17 @@ import { nodes } from './rules/cap/cap-3-nodes.js';
 import { noSupplier } from './rules/doc/doc-1-no-supplier.js';
 import { acceptanceIncomplete } from './rules/doc/doc-2-acceptance-incomplete.js';
 import { openAccess } from './rules/doc/doc-5-open-access.js';
+import { nameNotFound } from './rules/nam/nam-4-not-found.js';
+import { seriesHole } from './rules/nam/nam-5-series.js';
+import { notBound } from './rules/nam/nam-6-not-bound.js';
+import { aliases } from './rules/nam/nam-7-alias.js';
+import { itemTexts } from './rules/nam/nam-8-item-text.js';
+import { seriesCount } from './rules/siz/siz-11-series-count.js';
+import { tagsAtOneAddress } from './rules/pos/pos-10-tags-at-one-address.js';
+import { polarity } from './rules/typ/typ-7-polarity.js';
+import { unusualTable } from './rules/typ/typ-11-unusual-table.js';
+import { tagsAndDrivers } from './rules/cap/cap-4-tags.js';
+import { olderThanSource } from './rules/doc/doc-4-older-than-source.js';
 
 /** Every rule, by code. A new rule is a new file, a line above and one below. */
 export const RULES: readonly Rule[] = [
@@ -148,6 +159,7 @@ export const RULES: readonly Rule[] = [
   oddBytes,
   otherUnits,
   moreThanUsed,
+  seriesCount,
   notWhereRead,
   twoWriters,
   reservedRange,
@@ -157,6 +169,7 @@ export const RULES: readonly Rule[] = [
   structureElsewhere,
   allShifted,
   lanesOverlap,
+  tagsAtOneAddress,
   outsideTable,
   keptAsTyped,
   incomplete,
@@ -166,9 +179,11 @@ export const RULES: readonly Rule[] = [
   wrongSwap,
   registerOrder,
   boolPacking,
+  polarity,
   unitsDiffer,
   members,
   registersOverlap,
+  unusualTable,
   sameDirection,
   readOnly,
   notOpen,
@@ -185,6 +200,11 @@ export const RULES: readonly Rule[] = [
   nameMissing,
   nameTwice,
   nameNotLegal,
+  nameNotFound,
+  seriesHole,
+  notBound,
+  aliases,
+  itemTexts,
   cadenceTooShort,
   timeoutTooShort,
   passTooLong,
@@ -197,7 +217,9 @@ export const RULES: readonly Rule[] = [
   connections,
   bytes,
   nodes,
+  tagsAndDrivers,
   noSupplier,
   acceptanceIncomplete,
+  olderThanSource,
   openAccess,
 ];

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { invert, type ChangeSet } from '../change/change.js';
 import { diff } from '../change/diff.js';
-import { smallPlant, randomEdit, THEMES } from '../testing/random-edits.testing.js';
+import { randomEdit, smallPlant, taggedPlant, THEMES, type Theme } from '../testing/random-edits.testing.js';
 import { codesOf } from '../testing/two-stations.testing.js';
 import { RULES } from './catalogue.js';
 import { CheckEngine, type CheckChange } from './engine.js';
@@ -11,11 +11,14 @@ import type { Finding } from './finding.js';
 const theme = fc.constantFrom(...THEMES);
 const steps = fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { minLength: 4, maxLength: 30 });
 
+const plantOf = (about: Theme) => (about === 'tags' ? taggedPlant() : smallPlant());
+
 const sorted = (findings: ReadonlyMap<string, Finding>) =>
   [...findings.values()].sort((a, b) => (a.key < b.key ? -1 : 1));
 
 test('the plant of these tests has nothing to find', () => {
   expect(codesOf(smallPlant())).toEqual([]);
+  expect(codesOf(taggedPlant())).toEqual([]);
 });
 
 /** Random change sets over shared areas, with edits of profiles and networks among them. */
@@ -24,7 +27,7 @@ test('re-checking after any edits gives exactly what a full check gives, and eve
   const cleared = new Set<string>();
   fc.assert(
     fc.property(theme, steps, (about, edits) => {
-      let project = smallPlant();
+      let project = plantOf(about);
       const engine = new CheckEngine(project);
       const shown = new Map(engine.findings);
       let last: ChangeSet | null = null;
@@ -52,12 +55,12 @@ test('re-checking after any edits gives exactly what a full check gives, and eve
         expect(sorted(shown)).toEqual(sorted(full.findings));
       });
       // All of it taken back at once, nothing is found any more.
-      const back = apply(project, { id: 'back', label: '', changes: diff(project, smallPlant()) });
+      const back = apply(project, { id: 'back', label: '', changes: diff(project, plantOf(about)) });
       if (!back.ok) throw new Error(back.refusal.sentence);
       follow(engine.update(project.with(back.entities), back.entities));
       expect([sorted(engine.findings), sorted(shown)]).toEqual([[], []]);
     }),
-    { numRuns: 800, seed: 20261125 },
+    { numRuns: 1000, seed: 20261125 },
   );
   const all = RULES.map((r) => r.meta.code).sort();
   expect([...fired].sort()).toEqual(all);
@@ -69,7 +72,7 @@ test('checked in slices, with further edits in between, the end is what a full c
   let cut = 0;
   fc.assert(
     fc.property(theme, slices, (about, edits) => {
-      let project = smallPlant();
+      let project = plantOf(about);
       const engine = new CheckEngine(project);
       const shown = new Map(engine.findings);
       const lanes = new Map(engine.laneResults);

@@ -2,13 +2,14 @@ import { readable } from '../model/as-typed.js';
 import { childrenOf } from '../model/order.js';
 import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
-import { protocolOf } from '../protocol/catalogue.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { compareItems } from './compare-items.js';
 import type { Difference } from './difference.js';
 import type { Side } from './side.js';
 import { sidesOf } from './sides-of.js';
+import { namedTag } from './named-tag.js';
+import { placesOf } from './places-of.js';
 import { mirrorDifference, toldDifference } from './told-place.js';
 
 /** Agreed, or why not. See model.md of the terms in docs. */
@@ -77,7 +78,12 @@ function comparePair(reader: Reader, comparison: Comparison, a: Side, b: Side): 
     if (!carriesValues && source.block.payloadBits !== sink.block.payloadBits) {
       differences.push({ code: 'SIZ 1', left: source, right: sink });
     }
-    const places = protocolOf(comparison.exchange).places(comparison.exchange.transfer);
+    const places = placesOf(comparison.exchange, comparison.lane);
+    for (const [caller, other] of [[a, b] as const, [b, a] as const]) {
+      const named = namedTag(reader, comparison.exchange, comparison.lane, caller, other);
+      if (!named || (!named.fault && named.elsewhere === null)) continue;
+      differences.push({ code: named.by === 'by name' ? 'NAM 4' : 'NAM 8', left: caller, right: other });
+    }
     if (places === 'named') {
       const told = toldDifference(reader, a, b) ?? toldDifference(reader, b, a);
       if (told === 'not told') comparison.verdict = worse(comparison.verdict, 'one-sided');

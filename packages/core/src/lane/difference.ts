@@ -35,6 +35,7 @@ export type Difference =
   | ({ code: 'SIZ 2' } & ValuePair)
   | ({ code: 'SIZ 6'; how: 'capacity' | 'header' } & ValuePair)
   | ({ code: 'SIZ 3'; value: Value; beyond: number } & Pair)
+  | ({ code: 'NAM 4' | 'NAM 8' } & Pair)
   | ({ code: 'POS 1'; how: 'told' | 'same' } & Pair)
   | ({ code: 'TYP 1' } & ValuePair)
   | ({ code: 'TYP 2'; blocks: boolean } & ValuePair)

@@ -54,7 +54,8 @@ const typedOr = <T>(value: T | AsTyped | null, format: (value: T) => string): Sh
 
 /** Whether this end has to name the other's place. */
 export function namesOtherPlace(exchange: Exchange, end: End): boolean {
-  return protocolOf(exchange).places(exchange.transfer) === 'named' && end.calling === 'calls';
+  const named = protocolOf(exchange).places(exchange.transfer) === 'named' || exchange.kind === 'tag map';
+  return named && end.calling === 'calls';
 }
 
 /** All rows of an exchange between two of its ends: lanes, and the items of those that are open. */

@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
-import { BINDINGS, type Binding } from './words.js';
+import { BINDINGS, POLARITIES, type Binding, type Polarity } from './words.js';
 
 /** A value that the lane is meant to carry. That two claims mean the same value is said by the key. */
 export class LaneItem {
@@ -17,6 +17,8 @@ export class Lane {
   @IsText() madeBy?: string;
   /** in place of the exchange's */
   @IsOptional() @IsIn(BINDINGS) binding?: Binding | null;
+  /** of a signal that a contact of the plant gives: what it is at rest */
+  @IsOptional() @IsIn(POLARITIES) contact?: Polarity | null;
   /** ms that a value may be old where it is used, at most */
   @IsOptional() @IsInt() @Min(1) @Max(1e9) mostAge?: number | null;
   /** ms of the shortest signal that must not be missed */

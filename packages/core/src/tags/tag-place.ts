@@ -7,18 +7,19 @@ import { readable } from '../model/as-typed.js';
 import { IN_TAG, type Claim, type Place } from '../model/claim.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import type { Station } from '../model/station.js';
 import type { Tag } from '../model/tag.js';
 
 /** `Store_Temperature[3]`, `Store_Temperature`, `Store_Temperature.5` */
 const NAMED = /^([^[\].]+(?:\.[A-Za-z_][^[\].]*)*)(?:\[(\d+)\])?(?:\.(\d+))?$/;
 
-/** A text as a place in a tag of this station: its name, an element and a bit. Upper and lower case are the same. */
-export function parseTagPlace(reader: Reader, stationId: string, text: string): Read<Place> | null {
+/** A text as a place in a tag of this station: its name, an element and a bit. Upper and lower case are the same unless they matter. */
+export function parseTagPlace(reader: Reader, stationId: string, text: string, exact = false): Read<Place> | null {
   const match = NAMED.exec(text.trim());
   if (!match) return null;
   const [, name = '', element, bit] = match;
   const tags = reader.referrers('tag', stationId).flatMap((id) => reader.get('tag', id) ?? []);
-  const tag = tags.find((t) => t.name.toLowerCase() === name.toLowerCase());
+  const tag = tags.find((t) => t.name === name || (!exact && t.name.toLowerCase() === name.toLowerCase()));
   if (!tag) return null;
   const type = readable(tag.type);
   const last = (type?.count ?? 1) - 1;
@@ -54,5 +55,9 @@ export function placeOf(reader: Reader, claim: Pick<Claim, 'place'>): Place | nu
   const place = readable(claim.place);
   return place && realPlace(reader, place);
 }
+
+/** Between two stations names are told apart by case where either of them does so. */
+export const caseMattersBetween = (reader: Reader, ...stations: Station[]): boolean =>
+  stations.some(({ profile }) => profile !== null && reader.get('profile', profile)?.nameRule.caseMatters);
 
 export const tagsOf = (reader: Reader, stationId: string): Tag[] => childrenOf(reader, 'tag', stationId);

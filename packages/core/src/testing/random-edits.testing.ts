@@ -87,6 +87,53 @@ export function smallPlant(): Project {
   );
 }
 
+/** The same with what tag lists need: a tag map from A to C whose lanes are bound by tags, a series, and an import. */
+export function taggedPlant(): Project {
+  const base = smallPlant();
+  const tag = (id: string, station: string, name: string, base_: string, rest: object = {}) => ({
+    ...{ id, order: 20, station, name, type: { base: base_, count: base_ === 'REAL' ? 2 : 1 }, place: null },
+    ...rest,
+  });
+  const series = added(base, 'series', {
+    ...{ id: 'doors', order: 10, station: 'sb', sample: 'Door_1', count: 2 },
+    ...{ type: { base: 'BOOL', count: 1 }, place: null },
+  });
+  const imported = added(series, 'import', {
+    ...{ id: 'imp', order: 10, station: 'sc', file: 'c.csv', format: 'CSV', at: '2026-05-01T08:00:00Z' },
+    became: { added: 1, changed: 0, dropped: 0, unchanged: 0 },
+  });
+  const tags = added(
+    imported,
+    'tag',
+    tag('tag2', 'sc', 'Duty', 'REAL', { import: 'imp' }),
+    tag('door1', 'sb', 'Door_1', 'BOOL', { series: 'doors' }),
+    tag('door2', 'sb', 'Door_2', 'BOOL', { series: 'doors' }),
+    tag('spare', 'sa', 'Spare', 'INT', { internal: true }),
+  );
+  const exchange = added(tags, 'exchange', {
+    ...{ ...newExchange('map', 25, 'Map', 'other'), kind: 'tag map', binding: 'by name' },
+    ...{ cadence: 100, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
+  });
+  const ends = added(
+    exchange,
+    'end',
+    {
+      ...newEnd('mapa', 10, 'map', 'sa', 'porta', 'calls'),
+      told: { mapc: { address: '10.0.0.3', tcpPort: '', unit: '' } },
+    },
+    newEnd('mapc', 20, 'map', 'sc', 'portc', 'listens'),
+  );
+  const lane = added(ends, 'lane', { id: 'lane6', order: 10, exchange: 'map', items: {} });
+  const bound = (id: string) => ({ area: id, view: 'tag', number: 0 });
+  const [ca, cb] = [base.get('claim', 'ca')!, base.get('claim', 'cb')!];
+  return added(
+    lane,
+    'claim',
+    { ...ca, id: 'ca6', lane: 'lane6', end: 'mapa', direction: 'reads', place: bound('tag1'), toldPlace: null },
+    { ...cb, id: 'cb6', lane: 'lane6', end: 'mapc', direction: 'writes', place: bound('tag2') },
+  );
+}
+
 /** A line, a bus, a radio network, and a rack whose modules two controllers speak of. */
 function withWiring(project: Project): Project {
   const port = (id: string, order: number, station: string, network: string | null, rest: Partial<Port>): Port => ({
@@ -254,6 +301,7 @@ const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whos
   ],
   ['profile', 'views.vb.access', ['read and set', 'read']],
   ['port', 'listens', [{}, { 'modbus-tcp': { tcpPort: 503 } }, { x: { tcpPort: 502 } }], WITH_IP],
+  ['port', 'listens', [{ 'modbus-tcp': { tcpPort: 503 } }], /^portb/],
   [
     'port',
     'address',
@@ -457,6 +505,8 @@ const INSIDE: typeof FIELDS = [
   ['claim', 'trigger', ['on change', null, 'on demand', 'cyclic'], /3$/],
   ['claim', 'trigger', ['on change', null], /^cb3/],
   ['claim', 'open', ['may set', 'may set', null], /^cb3/],
+  ['claim', 'open', ['may set'], /^cb3/],
+  ['exchange', 'watchedBy', ['lane3'], /^y/],
   ['claim', 'items.k1.unit', ['', 'bar', '0.1 bar'], /2$/],
   [
     'claim',
@@ -492,17 +542,66 @@ const INSIDE: typeof FIELDS = [
   ['project', 'loadLevel', [1, 1, null]],
 ];
 
+/** The same for tags. */
+const TAGS: typeof FIELDS = [
+  ['exchange', 'binding', ['by name', 'by item text', 'by address'], /^map/],
+  ['exchange', 'kind', ['tag map', 'tag map', 'peer connection'], /^map$/],
+  ['exchange', 'kind', ['tag map', 'tag map', 'peer connection'], /^x$/],
+  ['lane', 'binding', [null, 'by name', 'by item text'], /^lane6/],
+  ['lane', 'contact', [null, 'true at rest', 'true when active'], /^lane6/],
+  ['claim', 'toldPlace', [null, 'duty', 'Duty', 'P.Duty', 'Q.Duty'], /^ca6/],
+  ['claim', 'place', [{ area: 'tag1', view: 'tag', number: 0 }], /^ca$/],
+  ['station', 'groups', [null, { g: { order: 1, name: 'P', station: 'sc' } }], /^sa/],
+  ['station', 'takenFrom', [null, { project: 'P', station: 'S', revision: '1', newest: '2' }]],
+  ['tag', 'name', ['Duty', 'Duti', 'Door_1', 'Door_2', '']],
+  ['tag', 'polarity', [null, 'true when active', 'true at rest'], /^tag/],
+  ['tag', 'polarity', [null, 'true at rest'], /^tag/],
+  ['tag', 'alias', ['', 'Duty']],
+  ['tag', 'internal', [undefined, true]],
+  ['tag', 'required', [undefined, true]],
+  ['tag', 'notUsed', [null, { reason: 'r', by: 'b' }]],
+  ['tag', 'access', [null, 'read', 'read and set']],
+  ['tag', 'element', [null, 'lamp', 'number entry']],
+  ['tag', 'signal', ['discrete in', 'analogue out'], /^tag1/],
+  ['tag', 'unit', ['', 'bar', 'mm'], /^tag/],
+  ['tag', 'scaling', [null, { rawLow: 0, rawHigh: 100, low: 0, high: 10 }, { typed: '0?' }]],
+  ['tag', 'place', [null, { area: 'areaa', view: 'va', number: 500 }], /^(tag1|spare)/],
+  [
+    'tag',
+    'type',
+    [
+      { base: 'INT', count: 1 },
+      { base: 'REAL', count: 2 },
+    ],
+    /^(tag1|spare)/,
+  ],
+  ['series', 'count', [2, 3, 1]],
+  ['series', 'sample', ['Door_1', 'Door_0']],
+  ['import', 'source', [null, '2026-06-01T08:00:00Z', '2026-04-01T08:00:00Z']],
+  ['profile', 'limits', [{}, { tags: limit(0) }, { drivers: limit(0) }]],
+  ['profile', 'views.vb.table', ['input registers', undefined]],
+  ['profile', 'views.vb.table', ['input registers']],
+  [
+    'profile',
+    'nameRule',
+    [
+      { caseMatters: true, source: 's' },
+      { caseMatters: false, source: 's', longest: 3 },
+    ],
+  ],
+];
+
 /** What a run of edits is mostly about: there are too many fields for one run to meet any of them twice. */
-export const THEMES = ['exchanges', 'wiring', 'hardware', 'inside'] as const;
+export const THEMES = ['exchanges', 'wiring', 'hardware', 'inside', 'tags'] as const;
 export type Theme = (typeof THEMES)[number];
 
-const KINDS_OF: Record<Exclude<Theme, 'inside'>, readonly Kind[]> = {
+const KINDS_OF: Record<Exclude<Theme, 'inside' | 'tags'>, readonly Kind[]> = {
   exchanges: ['acceptance', 'station', 'profile', 'area', 'exchange', 'end', 'claim', 'lane'],
   wiring: ['station', 'profile', 'network', 'port', 'end', 'setting'],
   hardware: ['station', 'rack', 'module', 'landing'],
 };
 const fieldsOf = (theme: Theme) =>
-  theme === 'inside' ? INSIDE : FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
+  theme === 'inside' ? INSIDE : theme === 'tags' ? TAGS : FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
 
 /** A random edit by three numbers: what, whose, and to what. Null where there is nothing to edit. */
 export function randomEdit(

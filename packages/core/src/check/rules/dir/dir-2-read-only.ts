@@ -6,8 +6,10 @@ import type { Side } from '../../../lane/side.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
 import { set } from '../../../change/make.js';
+import { childrenOf } from '../../../model/order.js';
 import { tagOf } from '../../../tags/open-of.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
+import { panelElementsFor, SETTING_ELEMENTS } from '../../../tags/signal/panel-elements.js';
+import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -31,9 +33,30 @@ export const readOnly: Rule = {
         consequence: 'What is entered is refused, or the entry field stays locked.',
         remedy: 'Let the tag be set, too, or let {a} only read it.',
       },
+      element: {
+        severity: 'blocker',
+        headline: '{tag} of {a} is for reading only, and stands behind a {element}',
+        says: ['{tag}: [[for reading only]], entered by a [[{element}]]'],
+        consequence: 'The entry stays locked, or is refused each time.',
+        remedy: 'Show it as a {suits}, or let the tag be set, too.',
+      },
     },
   },
   on: {
+    *station(station, { reader }) {
+      for (const tag of childrenOf(reader, 'tag', station.id)) {
+        if (tag.access !== 'read' || !tag.element || !SETTING_ELEMENTS.includes(tag.element)) continue;
+        yield {
+          message: 'element',
+          label: 'read only',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: ['element', 'access'].map((field) => ({ kind: 'tag', id: tag.id, path: [field] })),
+          params: { a: station.name, tag: tag.name, element: tag.element, suits: panelElementsFor(tag)[0] ?? 'lamp' },
+          subjects: [tag.id],
+        };
+      }
+    },
     *lane(comparison, context) {
       const { exchange, sides } = comparison;
       for (const side of sides) {
@@ -56,7 +79,7 @@ export const readOnly: Rule = {
         if (side.claim.direction !== 'reads' && side.claim.direction !== 'both') continue;
         const from = sides.find((s) => s !== side && s.claim.direction !== 'reads');
         if (!from) continue;
-        const asked = askedFor(context.reader, from, side, protocolOf(exchange).places(exchange.transfer) === 'named');
+        const asked = askedFor(context.reader, from, side, placesOf(exchange, comparison.lane) === 'named');
         const what = asked && readOnlyBecause(asked.view, exchange.transfer === 'requests' && side.end.calling);
         if (!asked || !what) continue;
         yield laneReport(context, comparison, {
@@ -71,8 +94,12 @@ export const readOnly: Rule = {
     },
   },
   fixes(finding, reader) {
-    const tag = finding.message === 'tag' ? reader.get('tag', finding.cells[0]?.id ?? '') : undefined;
+    const tag = finding.message === 'table' ? undefined : reader.get('tag', finding.cells[0]?.id ?? '');
     if (!tag) return [];
+    if (finding.message === 'element') {
+      const { suits } = finding.params;
+      return [{ label: `${tag.name}: ${suits}`, changes: [set('tag', tag, ['element'], suits)] }];
+    }
     return [{ label: `${tag.name}: read and set`, changes: [set('tag', tag, ['access'], 'read and set')] }];
   },
 };

@@ -1,10 +1,11 @@
+import { childrenOf } from '../../../model/order.js';
 import type { Kind } from '../../../model/kinds.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const nameMissing: Rule = {
   meta: {
     code: 'NAM 1',
-    title: 'Stations, networks, areas and exchanges have a name',
+    title: 'Stations, networks, areas, tags and exchanges have a name',
     source: 'common practice: what has no name cannot be told to anybody',
     messages: {
       missing: {
@@ -17,8 +18,11 @@ export const nameMissing: Rule = {
     },
   },
   on: {
-    *station(station) {
+    *station(station, { reader }) {
       if (station.name.trim() === '') yield unnamed('station', station.id, 'a station', [{ station: station.id }]);
+      for (const tag of childrenOf(reader, 'tag', station.id)) {
+        if (tag.name.trim() === '') yield unnamed('tag', tag.id, `a tag of ${station.name}`, [{ station: station.id }]);
+      }
     },
     *network(network) {
       if (network.name.trim() === '') yield unnamed('network', network.id, 'a network', []);

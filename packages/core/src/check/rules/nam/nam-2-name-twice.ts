@@ -50,6 +50,17 @@ export const nameTwice: Rule = {
       )) {
         yield repeatedReport('area', ids, { where: station.name, things: 'areas', name }, station.id);
       }
+      const tags = childrenOf(reader, 'tag', station.id);
+      if (tags.length < 2) return;
+      const profile = station.profile ? reader.get('profile', station.profile) : undefined;
+      // A name local to one program is another than a global one, or one of another program.
+      const programs = new Set(tags.map((tag) => tag.program ?? ''));
+      for (const program of programs) {
+        const names = tags.filter((tag) => (tag.program ?? '') === program).map((tag) => [tag.id, tag.name] as const);
+        for (const [name, ids] of repeated(names, profile?.nameRule.caseMatters ?? false)) {
+          yield repeatedReport('tag', ids, { where: station.name, things: 'tags', name }, station.id);
+        }
+      }
     },
     *lane(comparison, context) {
       for (const side of comparison.sides) {
@@ -94,6 +105,7 @@ function repeatedReport(
   station?: string,
 ): Report {
   const id = ids.at(-1)!;
+  const subjects = kind === 'tag' ? [kind, station!, params.name] : [kind, params.name];
   return {
     message: 'twice',
     label: 'name twice',
@@ -101,6 +113,6 @@ function repeatedReport(
     parties: station ? [{ station }] : kind === 'station' ? ids.map((s) => ({ station: s })) : [],
     cells: [...ids].reverse().map((e) => ({ kind, id: e, path: ['name'] })),
     params: { ...params, count: String(ids.length) },
-    subjects: [kind, params.name],
+    subjects,
   };
 }

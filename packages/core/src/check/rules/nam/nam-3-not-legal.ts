@@ -1,5 +1,6 @@
 import { itemFacts } from '../../../lane/item-facts.js';
 import { identifierFault } from '../../../address/identifier.js';
+import { childrenOf } from '../../../model/order.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -23,9 +24,45 @@ export const nameNotLegal: Rule = {
         consequence: 'The station refuses the name.',
         remedy: 'Write it with a letter first, then letters, digits and single underscores.',
       },
+      longTag: {
+        severity: 'blocker',
+        headline: '{a}: tag {name} has {length} characters, {a} takes {longest}',
+        says: ['[[{name}]] has {length} characters; names have {longest} at most ({source})'],
+        consequence: 'The station refuses the name or cuts it, and then it is another.',
+        remedy: 'Shorten it to {longest} characters.',
+      },
+      formTag: {
+        severity: 'blocker',
+        headline: '{a}: {name} is no name of a tag: {fault}',
+        says: ['[[{name}]]: {fault}; names are letters, digits and single underscores ({source})'],
+        consequence: 'The station refuses the name.',
+        remedy: 'Write it with a letter first, then letters, digits and single underscores.',
+      },
     },
   },
   on: {
+    *station(station, { reader }) {
+      const profile = station.profile ? reader.get('profile', station.profile) : undefined;
+      if (!profile) return;
+      const { longest = Infinity, form, source } = profile.nameRule;
+      for (const { id, name } of childrenOf(reader, 'tag', station.id)) {
+        const length = name.length <= longest ? name.length : [...name].length;
+        const fault = form === 'identifier' && name !== '' ? identifierFault(name) : null;
+        if (length <= longest && fault === null) continue;
+        yield {
+          message: length > longest ? 'longTag' : 'formTag',
+          label: length > longest ? 'name too long' : 'name not legal',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [{ kind: 'tag', id, path: ['name'] }],
+          params: {
+            ...{ a: station.name, name, length: String(length), longest: String(longest), source },
+            fault: fault ?? '',
+          },
+          subjects: [id],
+        };
+      }
+    },
     *lane(comparison, context) {
       for (const side of comparison.sides) {
         const profile = side.station.profile ? context.reader.get('profile', side.station.profile) : undefined;

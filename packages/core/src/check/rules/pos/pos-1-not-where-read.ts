@@ -1,6 +1,7 @@
 import { formatAddress } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
 import { set } from '../../../change/make.js';
+import { placesOf } from '../../../lane/places-of.js';
 import { mirrorDifference, toldBeside, toldDifference, unitFactor } from '../../../lane/told-place.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Side } from '../../../lane/side.js';
@@ -63,7 +64,7 @@ export const notWhereRead: Rule = {
             },
           );
         }
-        for (const caller of places === 'named' ? sides : []) {
+        for (const caller of placesOf(exchange, lane) === 'named' ? sides : []) {
           const other = sides.find((s) => s !== caller);
           const difference = other && toldDifference(context.reader, caller, other);
           if (!other || !difference || typeof difference === 'string') continue;

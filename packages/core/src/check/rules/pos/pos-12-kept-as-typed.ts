@@ -1,7 +1,8 @@
 import { readToldPlace } from '../../../lane/told-place.js';
 import { isTyped } from '../../../model/as-typed.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
 import { itemFacts } from '../../../lane/item-facts.js';
+import { childrenOf } from '../../../model/order.js';
+import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -13,6 +14,13 @@ export const keptAsTyped: Rule = {
     yieldsTo: ['POS 13'],
     yieldsAtCell: ['POS 11'],
     messages: {
+      tag: {
+        severity: 'doubt',
+        headline: '{a}: the {what} “{typed}” of {tag} cannot be read',
+        says: ['{tag}: [[{typed}]], kept as typed'],
+        consequence: 'It counts as missing; what is bound to the tag is not compared.',
+        remedy: 'Correct the {what} of {tag}.',
+      },
       item: {
         severity: 'doubt',
         headline: '{lane}: “{typed}” of {value} at {a} cannot be read',
@@ -30,9 +38,26 @@ export const keptAsTyped: Rule = {
     },
   },
   on: {
+    *station(station, { reader }) {
+      for (const tag of childrenOf(reader, 'tag', station.id)) {
+        for (const field of ['type', 'place', 'scaling'] as const) {
+          const value = tag[field];
+          if (!value || !isTyped(value)) continue;
+          yield {
+            message: 'tag',
+            label: 'cannot be read',
+            about: { kind: 'station', id: station.id, name: station.name },
+            parties: [{ station: station.id }],
+            cells: [{ kind: 'tag', id: tag.id, path: [field] }],
+            params: { a: station.name, tag: tag.name, typed: value.typed, what: TAG_FIELD_WORDS[field] },
+            subjects: [tag.id, field],
+          };
+        }
+      }
+    },
     *lane(comparison, context) {
       const { exchange } = comparison;
-      const named = protocolOf(exchange).places(exchange.transfer) === 'named';
+      const named = placesOf(exchange, comparison.lane) === 'named';
       for (const side of comparison.sides) {
         const items = itemFacts(side.claim).typed ? Object.entries(side.claim.items) : [];
         for (const [key, item] of items) {
@@ -69,3 +94,5 @@ export const keptAsTyped: Rule = {
     },
   },
 };
+
+const TAG_FIELD_WORDS = { type: 'type', place: 'address', scaling: 'scaling' } as const;

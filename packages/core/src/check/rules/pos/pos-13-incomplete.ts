@@ -7,9 +7,9 @@ import { set } from '../../../change/make.js';
 import { isTyped, readable } from '../../../model/as-typed.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
 import { sideOf, type ClaimField, type Side } from '../../../lane/side.js';
 import { laneName } from '../../../lane/compare.js';
+import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Finding } from '../../finding.js';
 import type { Fix, Rule } from '../../rule.js';
@@ -123,7 +123,7 @@ export const incomplete: Rule = {
           });
         }
       }
-      if (protocolOf(exchange).places(exchange.transfer) === 'named') {
+      if (placesOf(exchange, comparison.lane) === 'named') {
         for (const side of comparison.sides) {
           const other = comparison.sides.find((s) => s !== side);
           if (!other?.block || !untold(side)) continue;

@@ -3,6 +3,7 @@ import { userOf, type User } from '../../../lane/use-words.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';
 
 export const twoWriters: Rule = {
@@ -26,6 +27,14 @@ export const twoWriters: Rule = {
         consequence: 'What somebody sets in one place is replaced from the other.',
         remedy: 'Enter at the area who has the last word, or keep the two apart.',
       },
+      driven: {
+        severity: 'doubt',
+        headline: '{area} of {a}: {sim} reads {range} in a trial, and {module} drives the plant by it',
+        says: ['{sim} reads [[{range}]], as if the plant were not there', '{module} is driven by [[{shared}]]'],
+        consequence: 'What is tried on the simulator moves the real thing.',
+        remedy:
+          'Say how that is kept apart in a trial: module pulled, supply off, or outputs blocked; accept with that reason.',
+      },
       onRequest: {
         severity: 'doubt',
         headline: '{area} of {a}: {aLane} and {bLane} both put data into {shared}, on request',
@@ -37,6 +46,7 @@ export const twoWriters: Rule = {
   },
   on: {
     *area(area, { reader, occupancy }) {
+      yield* drivenInTrial(area, { reader, occupancy });
       const own = area.writers.filter((w) => w === 'keys' || w === 'device page' || w === 'start values');
       const station = reader.get('station', area.station);
       const [first] = own.length > 0 && !area.lastWord ? occupancy.inArea(area.id).filter((use) => use.puts) : [];

@@ -1,0 +1,30 @@
+import { childrenOf } from '../../../model/order.js';
+import type { Rule } from '../../rule.js';
+import { limitMessages, overLimit } from './limit-report.js';
+
+export const tagsAndDrivers: Rule = {
+  meta: {
+    code: 'CAP 4',
+    title: 'No more tags and drivers than the type or its licence takes',
+    source: 'the limit of the profile, with its source',
+    messages: {
+      tags: limitMessages('doubt', 'tags').over!,
+      drivers: limitMessages('doubt', 'drivers').over!,
+    },
+  },
+  on: {
+    *station(station, { reader }) {
+      const tags = reader.referrers('tag', station.id).length;
+      for (const report of tags > 0 ? overLimit(reader, station, 'tags', tags) : [])
+        yield { ...report, message: 'tags' };
+      const protocols = new Set(
+        childrenOf(reader, 'end', station.id).flatMap((end) => {
+          const exchange = end.calling === 'calls' ? reader.get('exchange', end.exchange) : undefined;
+          return exchange?.kind === 'tag map' ? [exchange.protocol] : [];
+        }),
+      );
+      for (const report of overLimit(reader, station, 'drivers', protocols.size))
+        yield { ...report, message: 'drivers' };
+    },
+  },
+};

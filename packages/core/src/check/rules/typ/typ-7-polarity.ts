@@ -1,0 +1,67 @@
+import { set } from '../../../change/make.js';
+import { tagOf } from '../../../tags/open-of.js';
+import { polarityTable } from '../../../tags/signal/polarity.js';
+import { laneReport } from '../../lane-report.js';
+import type { Rule } from '../../rule.js';
+
+export const polarity: Rule = {
+  meta: {
+    code: 'TYP 7',
+    title: 'A signal means the same in the plant, in the simulator and in the logic',
+    source: 'common practice: a contact closed at rest gives 1 while nothing happens',
+    messages: {
+      differs: {
+        severity: 'doubt',
+        headline: '{lane}: {aTag} is {aPolarity} at {a}, {bTag} {bPolarity} at {b}',
+        says: ['{aTag}: [[{aPolarity}]]', '{bTag}: [[{bPolarity}]]'],
+        consequence: 'What is active at the one end is taken for at rest at the other.',
+        remedy: 'Settle which it is, and turn it over at one end only.',
+      },
+      twice: {
+        severity: 'doubt',
+        headline: '{lane}: {a} and {b} both say {aPolarity}, the contact of the plant is {contact}',
+        says: ['{aTag}: [[{aPolarity}]]', '{bTag}: [[{bPolarity}]]; in the plant [[{contact}]]'],
+        consequence: 'It is turned over twice: the trial passes, and in the plant it is the wrong way round.',
+        remedy: 'Let both ends say what the contact of the plant is.',
+      },
+    },
+  },
+  on: {
+    *lane(comparison, context) {
+      const [a, b] = comparison.sides;
+      const [tagA, tagB] = [a, b].map((side) => (side ? tagOf(context.reader, side.claim) : undefined));
+      if (!a || !b || !tagA?.polarity || !tagB?.polarity) return;
+      const { contact } = comparison.lane;
+      const differs = tagA.polarity !== tagB.polarity;
+      const twice = contact ? polarityTable(contact, tagA.polarity, tagB.polarity).twice : false;
+      if (!differs && !twice) return;
+      yield laneReport(context, comparison, {
+        message: differs ? 'differs' : 'twice',
+        label: differs ? 'polarity' : 'inverted twice',
+        sides: [a, b],
+        cells: [tagB, tagA].map((tag) => ({ kind: 'tag', id: tag.id, path: ['polarity'] })),
+        params: {
+          ...{ aTag: tagA.name, bTag: tagB.name, aPolarity: tagA.polarity, bPolarity: tagB.polarity },
+          contact: contact ?? '',
+        },
+      });
+    },
+  },
+  fixes(finding, reader) {
+    const [b, a] = finding.cells.map((cell) => reader.get('tag', cell.id));
+    const lane = finding.lane ? reader.get('lane', finding.lane) : undefined;
+    if (!a || !b || !lane) return [];
+    if (finding.message === 'twice') {
+      const changes = [a, b].map((tag) => set('tag', tag, ['polarity'], lane.contact));
+      return [{ label: `both ends: ${lane.contact}`, changes }];
+    }
+    if (lane.contact) {
+      const wrong = a.polarity === lane.contact ? b : a;
+      return [{ label: `${wrong.name}: ${lane.contact}`, changes: [set('tag', wrong, ['polarity'], lane.contact)] }];
+    }
+    return [
+      { label: `${b.name}: ${a.polarity}`, changes: [set('tag', b, ['polarity'], a.polarity)] },
+      { label: `${a.name}: ${b.polarity}`, changes: [set('tag', a, ['polarity'], b.polarity)] },
+    ];
+  },
+};

@@ -1,0 +1,55 @@
+import { IN_TAG, type Place } from '../model/claim.js';
+import { readable } from '../model/as-typed.js';
+import type { Exchange } from '../model/exchange.js';
+import type { Lane } from '../model/lane.js';
+import type { Reader } from '../model/project.js';
+import { judgeItemText, type ItemFault } from '../tags/item-text.js';
+import { tagOf } from '../tags/open-of.js';
+import { placeText } from '../tags/place-text.js';
+import { caseMattersBetween, parseTagPlace, tagsOf } from '../tags/tag-place.js';
+import { bindingOf } from './places-of.js';
+import type { Side } from './side.js';
+
+/** What a calling end names the other's data by, and what comes of it. */
+export interface NamedTag {
+  by: 'by name' | 'by item text';
+  /** as typed here, or the name of its own tag */
+  text: string;
+  /** nothing was typed: its own name stands for both */
+  isDefault: boolean;
+  fault: ItemFault | null;
+  /** it names something, but not what the other end says of the lane */
+  elsewhere: string | null;
+}
+
+/** Null where the lane is not bound by name or text, where this end does not call, or where nothing is named yet. */
+export function namedTag(reader: Reader, exchange: Exchange, lane: Lane, caller: Side, other: Side): NamedTag | null {
+  const by = bindingOf(exchange, lane);
+  if ((by !== 'by name' && by !== 'by item text') || caller.end.calling !== 'calls') return null;
+  const typed = caller.claim.toldPlace?.trim() ?? '';
+  const own = by === 'by name' ? (tagOf(reader, caller.claim)?.name ?? caller.claim.name) : '';
+  const text = typed || own;
+  if (text === '') return null;
+  const judged =
+    by === 'by name'
+      ? judgeName(reader, caller, text, other)
+      : judgeItemText(reader, caller.station, text, other.station.id);
+  const there = readable(other.claim.place);
+  const same = !judged.place || !there || isSame(judged.place, there);
+  return {
+    ...{ by, text, isDefault: typed === '', fault: judged.fault },
+    elsewhere: same ? null : placeText(reader, there),
+  };
+}
+
+const isSame = (a: Place, b: Place): boolean =>
+  b.view !== IN_TAG || (a.area === b.area && a.number === b.number && (a.bit ?? null) === (b.bit ?? null));
+
+function judgeName(reader: Reader, caller: Side, text: string, other: Side) {
+  const read = parseTagPlace(reader, other.station.id, text, caseMattersBetween(reader, caller.station, other.station));
+  if (read?.ok) return { place: read.value, fault: null };
+  const names = tagsOf(reader, other.station.id).map((tag) => tag.name);
+  const found = read ? read.found : `${other.station.name} has no tag “${text}”`;
+  const expected = read ? read.expected : 'the exact name of one of its tags';
+  return { place: null, fault: { part: read ? 'element' : 'tag', found, expected, names } satisfies ItemFault };
+}
