@@ -10,7 +10,7 @@ export type TagColumns = Partial<Record<TagColumnName, number>>;
 
 /** The heading of each column as it is written. */
 export const TAG_HEADINGS: Record<TagColumnName, string> = {
-  ...{ name: 'Name', type: 'Type', place: 'Address', access: 'Access', open: 'To others', program: 'Program' },
+  ...{ name: 'Name', type: 'Type', place: 'Address', asks: 'Asks for', access: 'Access', open: 'To others', program: 'Program' },
   ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
   ...{ internal: 'Internal', required: 'Required', comment: 'Comment' },
 };
@@ -19,7 +19,8 @@ export const TAG_HEADINGS: Record<TagColumnName, string> = {
 const KNOWN: Record<TagColumnName, RegExp> = {
   name: /^(tag|name|tag ?name|symbol|variable|var|point|signal ?name|bezeichner|variablenname|nom|étiquette|nombre)$/i,
   type: /^(type|data ?type|datatype|datentyp|typ|format|type de données|tipo)$/i,
-  place: /^(address|addr|location|register|reference|at|adresse|direccion|dirección|offset)$/i,
+  place: /^(address|addr|location|reference|at|adresse|direccion|dirección|offset)$/i,
+  asks: /^(asks for|asks|register|plc address|controller address|item ?text|item|target|quelle|source)$/i,
   access: /^(access|rights?|read\/write|r\/w|zugriff|accès|acceso)$/i,
   open: /^(to others|external access|external|offered|von außen|extern)$/i,
   program: /^(program|scope|pou|programm|programme|local to)$/i,
@@ -44,8 +45,11 @@ export interface UnderstoodTable {
   twice: readonly string[];
 }
 
-/** How the columns of a table are understood: by the row of headings among the first ten in which most are known. */
-export function understandTable(table: TextTable): UnderstoodTable {
+/**
+ * How the columns of a table are understood: by the row of headings among the first ten in which most are known. Of a
+ * station without addresses of its own (`ownAddresses` false) an address is what its tags ask another station for.
+ */
+export function understandTable(table: TextTable, ownAddresses = true): UnderstoodTable {
   let best: UnderstoodTable | null = null;
   table.rows.slice(0, 10).forEach(({ cells }, heading) => {
     const columns: TagColumns = {};
@@ -58,7 +62,11 @@ export function understandTable(table: TextTable): UnderstoodTable {
     const twice = clean.filter((cell, i) => cell !== '' && clean.findIndex((c) => same(c, cell)) < i);
     if (count > Object.keys(best?.columns ?? {}).length) best = { heading, columns, headings: clean, twice };
   });
-  if (best) return best;
+  if (best) {
+    const { place, asks, ...rest } = (best as UnderstoodTable).columns;
+    const turned = ownAddresses || place === undefined || asks !== undefined;
+    return turned ? best : { ...(best as UnderstoodTable), columns: { ...rest, asks: place } };
+  }
   const widest = Math.max(0, ...table.rows.slice(0, 10).map(({ cells }) => cells.length));
   const headings = Array.from({ length: widest }, (_, i) => `column ${i + 1}`);
   return { heading: -1, headings, columns: widest > 0 ? { name: 0 } : {}, twice: [] };

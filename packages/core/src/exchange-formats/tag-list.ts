@@ -2,6 +2,7 @@
 export const TAG_FIELDS = [
   'type',
   'place',
+  'asks',
   'access',
   'open',
   'program',

@@ -38,6 +38,8 @@ export class Tag {
   @IsName() name!: string;
   @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
   @Nested(() => Place, { orTyped: true, nullable: true }) place!: Place | AsTyped | null;
+  /** what it asks another station for, as typed: an address there, a name or an item text */
+  @IsText() asks?: string;
   @IsOptional() @IsIn(ACCESSES) access?: Access | null;
   /** the program that it is local to, and then hidden from outside; empty: global */
   @IsText() program?: string;

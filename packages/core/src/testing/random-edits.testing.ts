@@ -557,6 +557,7 @@ const TAGS: typeof FIELDS = [
   ['tag', 'polarity', [null, 'true when active', 'true at rest'], /^tag/],
   ['tag', 'polarity', [null, 'true at rest'], /^tag/],
   ['tag', 'alias', ['', 'Duty']],
+  ['tag', 'alias', ['Left', ''], /^door/],
   ['tag', 'internal', [undefined, true]],
   ['tag', 'required', [undefined, true]],
   ['tag', 'notUsed', [null, { reason: 'r', by: 'b' }]],
@@ -613,6 +614,7 @@ export function randomEdit(
   fresh: string,
 ): Change[] | null {
   if (what % 12 === 0) return structural(project, whose, value, fresh);
+  if (theme === 'tags' && what % 12 > 9) return together(project, value);
   const fields = fieldsOf(theme);
   const [kind, path, values, which] = fields[what % fields.length]!;
   const entities = inOrder(project, kind).filter(({ id }) => which?.test(id) ?? true);
@@ -624,6 +626,27 @@ export function randomEdit(
   if (keys.length > 1 && (typeof parent !== 'object' || parent === null || 'typed' in parent)) return null;
   if (next === null && path === 'profile' && kind !== 'station') return null;
   return [set(kind, entity, keys, next)];
+}
+
+/** Several fields at once, where a rule needs all of them. */
+function together(project: Project, value: number): Change[] | null {
+  const [mine, theirs, spare] = ['tag1', 'tag2', 'spare'].map((id) => project.get('tag', id));
+  const [asked, x, profile] = [project.get('claim', 'ca'), project.get('exchange', 'x'), project.get('profile', 'pb')];
+  if (!mine || !theirs || !spare || !asked || !x || !profile) return null;
+  const at = { area: 'areaa', view: 'va', number: 500 };
+  switch (value % 3) {
+    case 0:
+      return [spare, mine].flatMap((tag) => [set('tag', tag, ['place'], at), set('tag', tag, ['type'], mine.type)]);
+    case 1:
+      return [set('tag', mine, ['polarity'], 'true at rest'), set('tag', theirs, ['polarity'], 'true when active')];
+    default:
+      return [
+        set('claim', asked, ['place'], { area: 'tag1', view: 'tag', number: 0 }),
+        set('tag', mine, ['signal'], 'analogue out'),
+        set('exchange', x, ['kind'], 'tag map'),
+        set('profile', profile, ['views', 'vb', 'table'], 'input registers'),
+      ];
+  }
 }
 
 /** Entities that come and go. */
