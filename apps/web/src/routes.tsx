@@ -54,6 +54,16 @@ export const router = createBrowserRouter([
         path: 'structures',
         lazy: async () => ({ Component: (await import('./structures/structures-page')).StructuresPage }),
       },
+      { path: 'tags', lazy: async () => ({ Component: (await import('./tags/tags-page')).TagsPage }) },
+      { path: 'tags/:station', lazy: async () => ({ Component: (await import('./tags/tag-list-page')).TagListPage }) },
+      {
+        path: 'tags/:station/bring-in',
+        lazy: async () => ({ Component: (await import('./tags/import-page')).ImportPage }),
+      },
+      {
+        path: 'tags/:station/with/:exchange',
+        lazy: async () => ({ Component: (await import('./tags/reconcile-page')).ReconcilePage }),
+      },
       { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
       { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },
       {

@@ -200,3 +200,5 @@ export * from './tags/match/reconcile-tags.js';
 export * from './tags/signal/panel-elements.js';
 export * from './tags/signal/polarity.js';
 export * from './tags/signal/table-for-signal.js';
+export * from './exchange-formats/decimal.js';
+export * from './tags/import/edit-import.js';

@@ -50,9 +50,12 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
       const rack = project.get('rack', project.get('module', cell.id)?.rack ?? '');
       return to(`stations/${rack?.station ?? ''}`);
     }
+    case 'tag':
+    case 'series':
+    case 'import':
+      return to(`tags/${project.get(cell.kind, cell.id)?.station ?? ''}`);
     case 'setting':
     case 'copy':
-    case 'tag':
     case 'landing':
     case 'area':
       return to(`stations/${project.get(cell.kind, cell.id)?.station ?? ''}`);

@@ -103,6 +103,7 @@ export function TopBar() {
         </NavLink>
         <NavLink to={`/p/${id}/wiring`}>Wiring</NavLink>
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
+        <NavLink to={`/p/${id}/tags`}>Tags</NavLink>
       </Steps>
       <Finding>
         <FindBox />

@@ -11,7 +11,6 @@ import { BlockPartsGrid } from './block-parts-grid';
 import { OfferedBlocks } from './offered-blocks';
 import { AreasGrid } from './areas-grid';
 import { CopiesGrid } from './copies-grid';
-import { TagsGrid } from './tags-grid';
 import { FactsSection } from './facts-section';
 import { LandingsGrid } from './landings-grid';
 import { LayoutSection } from './layout-section';
@@ -50,6 +49,7 @@ export function StationPage() {
       <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/stations`, label: 'All stations' }} />
     );
   }
+  const tags = project.referrers('tag', id).length;
   const touching = counting.filter((f) => f.parties.some((p) => p.station === id));
   const exchanges = [...new Set(childrenOf(project, 'end', id).map((e) => e.exchange))].flatMap(
     (e) => project.get('exchange', e) ?? [],
@@ -121,7 +121,9 @@ export function StationPage() {
             <h2>Tags</h2>
             <p>named variables; one without an address is a memory of its own</p>
           </SectionHead>
-          <TagsGrid station={id} />
+          <p>
+            <Link to={`/p/${projectId}/tags/${id}`}>{tags === 1 ? '1 tag' : `${tags} tags`}</Link>
+          </p>
         </Section>
         <Section aria-label="Copies">
           <SectionHead>

@@ -8,20 +8,31 @@ import {
   inOrderOfWork,
   endToEndMatrix,
   overviewOf,
+  planImport,
+  pollPlanOf,
+  pollRemedies,
+  reconcileTags,
   type Matrix,
   stripOf,
   type Accepted,
+  type Binding,
   type ChangeSet,
   type CheckChange,
   type Compared,
+  type ExchangePlan,
   type Finding,
   type Hit,
+  type ImportPlan,
   type LaneResult,
   type Overview,
+  type PollRemedies,
   type Project,
+  type Reconciled,
   type Strip,
+  type TagList,
 } from '@dialoga/core';
 import { expose } from 'comlink';
+import { newId } from '../store/new-id';
 import { projectFromBytes } from '../store/opened';
 
 /** What the page is told after opening or an edit. */
@@ -95,6 +106,20 @@ const checker = {
     if (!project || !engine) return [];
     const { findings } = engine;
     return find({ project, findings: findings.values(), usesIn: (area) => engine!.usesIn(area) }, query);
+  },
+  /** What a list of tags would do to a station; ids of what would be new are made here. */
+  planTags(station: string, list: TagList): ImportPlan | null {
+    return project && planImport(project, station, list, newId);
+  },
+  /** The tags of two ends face to face. */
+  reconcile(exchange: string, asking: string, asked: string, by: Binding): Reconciled | null {
+    const [x, a, b] = [project?.get('exchange', exchange), project?.get('end', asking), project?.get('end', asked)];
+    return project && x && a && b ? reconcileTags(project, x, [a, b], by) : null;
+  },
+  pollPlan(exchange: string): { plan: ExchangePlan; remedies: PollRemedies | null } | null {
+    const x = project?.get('exchange', exchange);
+    const plan = project && x ? pollPlanOf(project, x) : null;
+    return plan && { plan, remedies: pollRemedies(plan) };
   },
   compare(before: ArrayBuffer, after: ArrayBuffer): Compared {
     return compareRevisions(projectFromBytes(before).project, projectFromBytes(after).project);

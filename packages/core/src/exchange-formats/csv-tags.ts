@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { read, unread, type Read } from '../address/result.js';
 import { MOST_TAGS, TAG_FIELDS, type ListedTag, type TagField, type TagList } from './tag-list.js';
+import { withPoint, type Decimal } from './decimal.js';
 import type { TextTable } from './text-table.js';
 
 export const TAG_COLUMNS = ['name', ...TAG_FIELDS] as const;
@@ -10,7 +11,15 @@ export type TagColumns = Partial<Record<TagColumnName, number>>;
 
 /** The heading of each column as it is written. */
 export const TAG_HEADINGS: Record<TagColumnName, string> = {
-  ...{ name: 'Name', type: 'Type', place: 'Address', asks: 'Asks for', access: 'Access', open: 'To others', program: 'Program' },
+  ...{
+    name: 'Name',
+    type: 'Type',
+    place: 'Address',
+    asks: 'Asks for',
+    access: 'Access',
+    open: 'To others',
+    program: 'Program',
+  },
   ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
   ...{ internal: 'Internal', required: 'Required', comment: 'Comment' },
 };
@@ -75,7 +84,12 @@ export function understandTable(table: TextTable, ownAddresses = true): Understo
 const same = (a: string, b: string) => a.toLowerCase() === b.toLowerCase();
 
 /** The tags of a table by the columns as chosen. */
-export function tableTags(table: TextTable, { heading }: UnderstoodTable, columns: TagColumns): Read<TagList> {
+export function tableTags(
+  table: TextTable,
+  { heading }: Pick<UnderstoodTable, 'heading'>,
+  columns: TagColumns,
+  decimal: Decimal = 'point',
+): Read<TagList> {
   const { name: nameAt } = columns;
   if (nameAt === undefined) return unread('no column holds the names', 'choose the column of the name');
   const rows = table.rows.length - heading - 1;
@@ -86,6 +100,7 @@ export function tableTags(table: TextTable, { heading }: UnderstoodTable, column
     const { line, cells } = table.rows[i]!;
     const says: ListedTag['says'] = {};
     for (const field of fields) says[field] = cells[columns[field]!] ?? '';
+    if (says.scaling) says.scaling = withPoint(says.scaling, decimal);
     tags.push({ line, name: cells[nameAt] ?? '', says });
   }
   return read({ tags, structures: [], faults: [], fields });

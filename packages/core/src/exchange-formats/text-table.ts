@@ -9,8 +9,11 @@ export interface TextTable {
   rows: readonly { line: number; cells: readonly string[] }[];
 }
 
+export const SEPARATORS = ['\t', ';', ',', '|'] as const;
+export type Separator = (typeof SEPARATORS)[number];
+
 /** Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
-export function readTable(text: string): Read<TextTable> {
+export function readTable(text: string, separator?: Separator): Read<TextTable> {
   if (text.length > MOST_LIST_CHARACTERS) {
     return unread(`${text.length} characters`, `a list has at most ${MOST_LIST_CHARACTERS}`);
   }
@@ -19,7 +22,7 @@ export function readTable(text: string): Read<TextTable> {
   }
   const clean = text.replace(/^\uFEFF/, '');
   if (clean.trim() === '') return unread('the list is empty', 'it has a row of headings and a row for each part');
-  const parsed = Papa.parse<string[]>(clean, { delimiter: separatorOf(clean), skipEmptyLines: false });
+  const parsed = Papa.parse<string[]>(clean, { delimiter: separator ?? separatorOf(clean), skipEmptyLines: false });
   const quote = parsed.errors.find((error) => error.type === 'Quotes');
   if (quote) {
     return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
@@ -28,8 +31,8 @@ export function readTable(text: string): Read<TextTable> {
 }
 
 /** The separator that parts the first rows into most cells; one that leaves no quotation mark open comes first. */
-function separatorOf(text: string): string {
-  const tried = ['\t', ';', ',', '|'].map((separator) => {
+export function separatorOf(text: string): Separator {
+  const tried = SEPARATORS.map((separator) => {
     const { data, errors } = Papa.parse<string[]>(text, { delimiter: separator, preview: 30 });
     const cells = data.reduce((sum, row) => sum + row.length, 0);
     const clean = !errors.some((error) => error.type === 'Quotes');

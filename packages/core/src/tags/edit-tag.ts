@@ -1,12 +1,10 @@
-import { memoriesOf } from '../address/memory.js';
 import { put, set } from '../change/make.js';
 import type { TagField } from '../exchange-formats/tag-list.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
 import type { FieldEdit } from '../station/field-edit.js';
-import { readType } from '../structure/read-type.js';
-import { readTagField } from './tag-field.js';
+import { readTagContext, readTagField } from './tag-field.js';
 
 export type TagColumn = 'name' | 'notUsed' | TagField;
 
@@ -34,7 +32,6 @@ export function editTag(
   if (column === 'name') return store(clean);
   if (column === 'notUsed')
     return store(clean === '' ? null : { reason: clean, by: tag.notUsed?.by || by || 'not named' });
-  const context = { memories: memoriesOf(project, station), type: (t: string) => readType(project, t) };
-  const { value, problem, taken } = readTagField(column, clean, context);
+  const { value, problem, taken } = readTagField(column, clean, readTagContext(project, station));
   return taken ? store(value, problem) : { changes: [], problem };
 }

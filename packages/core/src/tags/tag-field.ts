@@ -1,8 +1,8 @@
-import type { Memory } from '../address/memory.js';
+import { memoriesOf, type Memory } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
 import { read, unreadSentence } from '../address/result.js';
 import type { AsTyped } from '../model/as-typed.js';
-import type { Reader } from '../model/project.js';
+import type { Project, Reader } from '../model/project.js';
 import type { Scaling, Tag } from '../model/tag.js';
 import {
   ACCESSES,
@@ -15,6 +15,7 @@ import {
   type Polarity,
 } from '../model/words.js';
 import { parseWord } from '../station/field-edit.js';
+import { readType } from '../structure/read-type.js';
 import { typeText } from '../structure/type-text.js';
 import type { TypeRef } from '../model/claim.js';
 import type { Read } from '../address/result.js';
@@ -35,6 +36,12 @@ export interface FieldContext {
   memories: readonly Memory[];
   type: (text: string) => Read<TypeRef>;
 }
+
+/** What the fields of a station's tags are read with. */
+export const readTagContext = (project: Project, station: string): FieldContext => ({
+  memories: memoriesOf(project, station),
+  type: (text) => readType(project, text),
+});
 
 const ACCESS_WORDS: Record<string, Access> = {
   ...{ r: 'read', ro: 'read', 'read only': 'read', 'read-only': 'read', lesen: 'read', lecture: 'read' },

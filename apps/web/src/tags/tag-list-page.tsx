@@ -1,0 +1,180 @@
+import {
+  asksForTags,
+  childrenOf,
+  dropWithDependents,
+  editTag,
+  pointsOf,
+  type Exchange,
+  type FieldEdit,
+  type TagColumn,
+} from '@dialoga/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { useGridLink } from '../findings/use-grid-link';
+import { cellFromLink } from '../findings/link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { rememberedName } from '../wiring/remembered-name';
+import { NothingHere } from '../frame/nothing-here';
+import { Grid } from '../grid/grid';
+import { newRow } from '../grid/new-row';
+import type { CellEdit } from '../grid/types';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { useEdits } from '../stations/use-edits';
+import { Empty, Input, PageTitle, TextButton } from '../theme/parts';
+import { colour, space } from '../theme/tokens';
+import { BringOut } from './bring-out';
+import { ImportsGrid } from './imports-grid';
+import { SeriesDialog } from './series-dialog';
+import { SeriesGrid } from './series-grid';
+import { COLUMN_SETS, gridColumns, SET_WORDS, type ColumnSet } from './tag-columns';
+import { tagRow } from './tag-rows';
+
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space[2]}px ${space[5]}px;
+  padding: ${space[2]}px ${space[4]}px;
+  border-bottom: 1px solid ${colour.hairline};
+  input {
+    width: 200px;
+  }
+  [aria-pressed='true'] {
+    font-weight: 600;
+    text-decoration: underline;
+    text-underline-offset: 4px;
+  }
+  > span {
+    display: flex;
+    gap: ${space[4]}px;
+    margin-left: auto;
+  }
+`;
+
+const SETS = Object.keys(COLUMN_SETS) as ColumnSet[];
+
+/** One station's tags, with its series and what was brought in. */
+export function TagListPage() {
+  const { project: projectId = '', station: id = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const project = useStateOf((s) => s.project.project)!;
+  const wrong = useWrongCells('tag');
+  const commit = useEdits();
+  const [asked, setAsked] = useState(false);
+  const filter = useDeferredValue(search.get('name') ?? '').toLowerCase();
+  const station = project.get('station', id);
+  const set = shownSet(search);
+  const link = useGridLink({ kind: 'tag', fields: COLUMN_SETS[set], onlyThese: true });
+  const tags = useMemo(() => childrenOf(project, 'tag', id), [project, id]);
+  const columns = useMemo(() => gridColumns(set), [set]);
+  const rows = useMemo(() => {
+    const shown = filter === '' ? tags : tags.filter((tag) => tag.name.toLowerCase().includes(filter));
+    return [...shown.map((tag) => tagRow(project, tag, set, wrong)), newRow(columns.length, 0, 'new tag')];
+  }, [project, tags, set, wrong, filter, columns]);
+  if (!station) {
+    return (
+      <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
+    );
+  }
+  const to = (path: string) => `/p/${projectId}/${path}`;
+  const maps = tagMapsOf(project, id);
+  const points = pointsOf(project, station);
+
+  function edit({ row, column, text }: CellEdit): FieldEdit[] {
+    const field = COLUMN_SETS[set][column];
+    if (!field || field === 'bound' || field === 'from') return [];
+    if (row === 'new') return text.trim() === '' ? [] : [editTag(project, id, newId(), 'name', text)];
+    return [editTag(project, id, row, field satisfies TagColumn, text, rememberedName())];
+  }
+  const choose = (next: ColumnSet) => {
+    const params = new URLSearchParams(search);
+    params.set('show', next);
+    params.delete('at');
+    setSearch(params, { replace: true });
+  };
+  return (
+    <>
+      <PageTitle>
+        <h1>Tags of {station.name}</h1>
+        <p>
+          {tags.length === 1 ? '1 tag' : `${tags.length} tags`}
+          {asksForTags(project, station) &&
+            `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
+          {filter !== '' && `, ${rows.length - 1} with “${filter}” in their name`}
+        </p>
+      </PageTitle>
+      <Tools role="toolbar" aria-label="Tags">
+        {SETS.map((one) => (
+          <TextButton key={one} aria-pressed={one === set} onPress={() => choose(one)}>
+            {SET_WORDS[one]}
+          </TextButton>
+        ))}
+        <Input
+          aria-label="Names that contain"
+          placeholder="Names that contain …"
+          value={search.get('name') ?? ''}
+          onChange={(event) => {
+            const params = new URLSearchParams(search);
+            if (event.target.value === '') params.delete('name');
+            else params.set('name', event.target.value);
+            setSearch(params, { replace: true, state: { own: true } });
+          }}
+        />
+        <span>
+          {maps.map((exchange) => (
+            <Link key={exchange.id} to={to(`tags/${id}/with/${exchange.id}`)}>
+              Face to face: {exchange.name}
+            </Link>
+          ))}
+          <TextButton onPress={() => setAsked(true)}>New series</TextButton>
+          <TextButton onPress={() => void navigate(to(`tags/${id}/bring-in`))}>Bring in a file</TextButton>
+          <BringOut station={station} />
+        </span>
+      </Tools>
+      {tags.length === 0 && (
+        <Empty>
+          {station.name} has no tags yet. Bring in its list as it is (CSV, XLSX, PLCopen XML or declarations of IEC
+          61131-3), make a series from a sample name, or type the first below.
+        </Empty>
+      )}
+      <Grid
+        label={`Tags of ${station.name}`}
+        main
+        columns={columns}
+        rows={rows}
+        goTo={link.goTo}
+        onCursor={link.onCursor}
+        onEdit={(edits) => commit(edits.length === 1 ? 'Edit a tag' : 'Edit tags', edits.flatMap(edit))}
+        onKey={(event, at) => {
+          if (event.key !== 'Delete' || !event.ctrlKey || !project.get('tag', at.row)) return false;
+          commit('Delete a tag', [{ changes: dropWithDependents(project, 'tag', at.row), problem: null }]);
+          return true;
+        }}
+      />
+      <SeriesGrid station={id} />
+      <ImportsGrid station={id} />
+      {asked && <SeriesDialog station={station} onClose={() => setAsked(false)} />}
+    </>
+  );
+}
+
+/** The set that the address names; a link to a cell shows the set that has its column. */
+function shownSet(search: URLSearchParams): ColumnSet {
+  const named = search.get('show') as ColumnSet | null;
+  const set = named && SETS.includes(named) ? named : 'places';
+  const cell = cellFromLink(search);
+  const field = cell?.kind === 'tag' ? cell.path[0] : undefined;
+  const has = (one: ColumnSet) => (COLUMN_SETS[one] as readonly string[]).includes(field ?? 'name');
+  return has(set) ? set : (SETS.find(has) ?? set);
+}
+
+/** Tag maps in which the station asks others. */
+function tagMapsOf(project: Parameters<typeof childrenOf>[0], station: string): Exchange[] {
+  return childrenOf(project, 'end', station).flatMap((end) => {
+    const exchange = project.get('exchange', end.exchange);
+    return exchange?.kind === 'tag map' && end.calling === 'calls' ? [exchange] : [];
+  });
+}

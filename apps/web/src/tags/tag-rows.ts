@@ -1,0 +1,39 @@
+import { boundTo, tagFieldText, type Project, type Tag } from '@dialoga/core';
+import type { GridCell, GridRow } from '../grid/types';
+import { COLUMN_SETS, optionsOf, type ColumnSet, type ShownColumn } from './tag-columns';
+
+const MONO: ReadonlySet<ShownColumn> = new Set(['place', 'asks', 'type', 'scaling']);
+
+/** A tag as a row of a set of columns. */
+export function tagRow(
+  project: Project,
+  tag: Tag,
+  set: ColumnSet,
+  wrong: (id: string, ...path: string[]) => boolean,
+): GridRow {
+  const cellOf = (column: ShownColumn): GridCell => {
+    if (column === 'bound') return { text: boundTo(project, tag.id).join(' · '), muted: true };
+    if (column === 'from') return { text: originOf(project, tag), muted: true };
+    if (column === 'notUsed') {
+      const { notUsed } = tag;
+      const show = notUsed ? `${notUsed.reason} (${notUsed.by})` : '';
+      return { text: notUsed?.reason ?? '', show, editable: true, differs: wrong(tag.id, 'notUsed') };
+    }
+    const text = column === 'name' ? tag.name : tagFieldText(project, tag, column);
+    const options = optionsOf(column, tag);
+    const value = column === 'type' || column === 'place' || column === 'scaling' ? tag[column] : null;
+    return {
+      ...{ text, editable: true, differs: wrong(tag.id, column) },
+      ...(options ? { options } : {}),
+      ...(MONO.has(column) ? { mono: true } : {}),
+      ...(value && 'typed' in value ? { unread: true } : {}),
+    };
+  };
+  return { id: tag.id, height: 26, cells: COLUMN_SETS[set].map(cellOf) };
+}
+
+function originOf(project: Project, tag: Tag): string {
+  if (tag.series) return `series ${project.get('series', tag.series)?.sample ?? ''}`;
+  if (tag.import) return project.get('import', tag.import)?.file ?? '';
+  return tag.madeBy ? 'made for a connection' : 'typed';
+}
