@@ -202,3 +202,4 @@ export * from './tags/signal/polarity.js';
 export * from './tags/signal/table-for-signal.js';
 export * from './exchange-formats/decimal.js';
 export * from './tags/import/edit-import.js';
+export * from './tags/image/beside-inputs.js';

@@ -1,11 +1,9 @@
 import type { Cell } from '../check/finding.js';
-import { claimsIn } from '../lane/claims-in.js';
-import { copiesIn } from '../lane/copies-in.js';
 import { sharedSpan } from '../lane/occupancy.js';
 import { sideOf } from '../lane/side.js';
-import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
+import { useOf } from '../lane/uses.js';
+import { usesOfArea } from '../lane/uses-of-area.js';
 import { userOf } from '../lane/use-words.js';
-import type { Use } from '../lane/occupancy.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { follow } from './follow.js';
@@ -64,17 +62,4 @@ export function affectedBy(project: Project, claimId: string): Affected[] {
     add(setting.id, { station: side.station.id, why: 'was sent, and is to be sent again', what: exchange.name, cell });
   }
   return found;
-}
-
-/** Every use of an area, worked out without an engine. */
-function usesOfArea(project: Project, area: string): Use[] {
-  const claims = claimsIn(project, area).flatMap((claim) => {
-    const lane = project.get('lane', claim.lane);
-    const exchange = lane && project.get('exchange', lane.exchange);
-    const side = exchange && sideOf(project, claim, exchange);
-    return side ? (useOf(side) ?? []) : [];
-  });
-  const copies = copiesIn(project, area).flatMap((copy) => usesOfCopy(project, copy));
-  const landings = childrenOf(project, 'landing', area).flatMap((landing) => usesOfLanding(project, landing));
-  return [...claims, ...copies, ...landings].filter((use) => use.area === area);
 }

@@ -1,9 +1,9 @@
 import { formatSpan } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
-import { sharedSpan, type Use } from '../../../lane/occupancy.js';
+import { sharedSpan } from '../../../lane/occupancy.js';
 import { userOf } from '../../../lane/use-words.js';
+import { simulatorOf } from '../../../tags/image/simulator-of.js';
 import type { Area } from '../../../model/area.js';
-import type { Reader } from '../../../model/project.js';
 import type { Context, Report } from '../../rule.js';
 
 /** Outputs that a simulator reads, and that a real module is driven by as well: the first of each module. */
@@ -36,17 +36,4 @@ export function* drivenInTrial(
       subjects: [area.id, module.id, sim.id],
     };
   }
-}
-
-/** The simulator that takes what a claim of this area sends; null where none does. */
-function simulatorOf(reader: Reader, use: Use) {
-  const claim = use.of === 'claim' ? reader.get('claim', use.id) : undefined;
-  if (!claim) return null;
-  for (const id of reader.referrers('claim', claim.lane)) {
-    const other = id === claim.id ? undefined : reader.get('claim', id);
-    const end = other && reader.get('end', other.end);
-    const station = end && reader.get('station', end.station);
-    if (station?.roles.includes('simulator')) return station;
-  }
-  return null;
 }

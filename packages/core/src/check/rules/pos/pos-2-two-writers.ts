@@ -1,5 +1,6 @@
 import { spanAddresses } from '../../../address/format-address.js';
 import { userOf, type User } from '../../../lane/use-words.js';
+import { pointsTogether } from './points-together.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
@@ -62,10 +63,12 @@ export const twoWriters: Rule = {
         subjects: [area.id, 'own'],
       };
     },
-    *overlap(overlap, { reader }) {
+    *overlap(overlap, { reader, occupancy }) {
       const found = overlappingUsers(reader, overlap);
       if (!found) return;
       const { memory, first, second } = found;
+      const together = pointsTogether(reader, occupancy, first, second);
+      if (together === 'not the first') return;
       const users = [first, second];
       const cyclic = users.some((user) => always(reader, user));
       if (!cyclic && memory.area.lastWord) return;
@@ -83,10 +86,10 @@ export const twoWriters: Rule = {
         params: {
           a: memory.station.name,
           area: memory.area.name,
-          aLane: name(first),
-          bLane: name(second),
-          aRange: first.range,
-          bRange: second.range,
+          aLane: together?.of === first ? together.name : name(first),
+          bLane: together?.of === second ? together.name : name(second),
+          aRange: together?.of === first ? together.range : first.range,
+          bRange: together?.of === second ? together.range : second.range,
           shared: spanAddresses(memory, overlap.shared).first,
         },
         subjects: [overlap.a.area, first.id, second.id],
