@@ -47,6 +47,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./exchanges/running/running-page')).RunningPage }),
       },
       {
+        path: 'exchanges/:exchange/plan',
+        lazy: async () => ({ Component: (await import('./exchanges/plan/poll-plan-page')).PollPlanPage }),
+      },
+      {
+        path: 'exchanges/:exchange/points',
+        lazy: async () => ({ Component: (await import('./exchanges/points/points-page')).PointsPage }),
+      },
+      {
         path: 'exchanges/:exchange/print',
         lazy: async () => ({ Component: (await import('./exchanges/print-page')).PrintPage }),
       },
@@ -56,6 +64,10 @@ export const router = createBrowserRouter([
       },
       { path: 'tags', lazy: async () => ({ Component: (await import('./tags/tags-page')).TagsPage }) },
       { path: 'tags/:station', lazy: async () => ({ Component: (await import('./tags/tag-list-page')).TagListPage }) },
+      {
+        path: 'tags/:station/images',
+        lazy: async () => ({ Component: (await import('./tags/image-page')).ImagePage }),
+      },
       {
         path: 'tags/:station/bring-in',
         lazy: async () => ({ Component: (await import('./tags/import-page')).ImportPage }),

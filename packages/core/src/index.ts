@@ -203,3 +203,6 @@ export * from './tags/signal/table-for-signal.js';
 export * from './exchange-formats/decimal.js';
 export * from './tags/import/edit-import.js';
 export * from './tags/image/beside-inputs.js';
+export * from './tags/signal/point-rows.js';
+export * from './tags/station-text-of.js';
+export * from './station/edit-group.js';

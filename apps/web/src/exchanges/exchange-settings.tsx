@@ -1,5 +1,6 @@
 import {
   addEnd,
+  BINDINGS,
   CARRIED,
   childrenOf,
   dropWithDependents,
@@ -97,6 +98,11 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
           a pass: {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
         </span>
       )}
+      {exchange.kind === 'tag map' &&
+        select('bound', 'binding', exchange.binding ?? '', [
+          { value: '', text: 'as the protocol has it' },
+          ...choices(BINDINGS),
+        ])}
       {exchange.kind === 'coupler area' && (
         <label>
           <span>through </span>

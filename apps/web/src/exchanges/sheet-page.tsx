@@ -301,6 +301,12 @@ export function SheetPage() {
             Print
           </TextButton>
           <TextButton onPress={() => void navigate(`/p/${projectId}/exchanges/${id}/running`)}>How it runs</TextButton>
+          {exchange.kind === 'tag map' && (
+            <TextButton onPress={() => void navigate(`/p/${projectId}/exchanges/${id}/points`)}>Points</TextButton>
+          )}
+          {exchange.transfer === 'requests' && exchange.protocol.startsWith('modbus') && (
+            <TextButton onPress={() => void navigate(`/p/${projectId}/exchanges/${id}/plan`)}>Poll plan</TextButton>
+          )}
           <TextButton aria-expanded={settings} onPress={() => setSettings(!settings)}>
             Settings
           </TextButton>

@@ -57,10 +57,14 @@ const Columns = styled.div`
   padding-top: ${space[3]}px;
   label {
     display: grid;
-    grid-template-columns: 76px 1fr;
+    grid-template-columns: 76px minmax(0, 1fr);
     align-items: center;
     color: ${colour.ink2};
     font-size: ${size.data}px;
+  }
+  select {
+    width: 100%;
+    min-width: 0;
   }
 `;
 

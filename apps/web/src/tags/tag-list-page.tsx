@@ -25,6 +25,8 @@ import { useEdits } from '../stations/use-edits';
 import { Empty, Input, PageTitle, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { BringOut } from './bring-out';
+import { GroupsGrid } from './groups-grid';
+import { hasOwnAddresses } from './own-addresses';
 import { ImportsGrid } from './imports-grid';
 import { SeriesDialog } from './series-dialog';
 import { SeriesGrid } from './series-grid';
@@ -129,6 +131,7 @@ export function TagListPage() {
               Face to face: {exchange.name}
             </Link>
           ))}
+          {hasOwnAddresses(project, id) && <Link to={to(`tags/${id}/images`)}>Images</Link>}
           <TextButton onPress={() => setAsked(true)}>New series</TextButton>
           <TextButton onPress={() => void navigate(to(`tags/${id}/bring-in`))}>Bring in a file</TextButton>
           <BringOut station={station} />
@@ -154,6 +157,7 @@ export function TagListPage() {
           return true;
         }}
       />
+      <GroupsGrid station={station} />
       <SeriesGrid station={id} />
       <ImportsGrid station={id} />
       {asked && <SeriesDialog station={station} onClose={() => setAsked(false)} />}

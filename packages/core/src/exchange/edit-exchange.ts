@@ -4,6 +4,7 @@ import { tell } from '../lane/tell.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import {
+  BINDINGS,
   CARRIED,
   EXCHANGE_KINDS,
   NETWORK_KINDS,
@@ -31,6 +32,7 @@ export type ExchangeField =
   | 'keepAlive'
   | 'inactivity'
   | 'watchedBy'
+  | 'binding'
   | LossField
   | 'factName'
   | 'carries'
@@ -67,6 +69,11 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
     return word.ok ? lost(word.value) : refused(word);
   };
   switch (field) {
+    case 'binding': {
+      if (clean === '') return changed(set('exchange', exchange, ['binding'], null));
+      const binding = parseWord(clean, BINDINGS, 'binding');
+      return binding.ok ? changed(set('exchange', exchange, ['binding'], binding.value)) : refused(binding);
+    }
     case 'name':
       return changed(set('exchange', exchange, ['name'], clean));
     case 'protocol': {

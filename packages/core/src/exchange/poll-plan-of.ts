@@ -37,6 +37,8 @@ export interface DevicePlan {
   /** what a unit of it is */
   unit: 'bits' | 'registers';
   requests: readonly PlannedRequest[];
+  /** what is asked for, in units of the table */
+  spans: readonly { start: number; length: number }[];
   /** names of what is asked for, by lane */
   names: Readonly<Record<string, string>>;
   cost: RequestCost;
@@ -93,7 +95,8 @@ export function pollPlanOf(reader: Reader, exchange: Exchange, callerId?: string
       ms: cost.perRequest + cost.perUnit * request.length,
       frame: hex(readRequest(group.table, request.start, request.length)),
     }));
-    return { caller, device: group.device, table: group.table, unit, requests, names: group.names, cost };
+    const spans = group.items.map(({ start, length }) => ({ start, length }));
+    return { caller, device: group.device, table: group.table, unit, requests, spans, names: group.names, cost };
   });
   const pass = devices.reduce((sum, device) => sum + device.requests.reduce((all, r) => all + r.ms, 0), 0);
   const holds = exchange.cadence === null ? null : pass <= exchange.cadence;

@@ -19,6 +19,8 @@ export const FIGURE_FORMS = [
   'sizes Modbus TCP: 4, 16, 32',
   'points {station}:{slot}:{kind}.{channel}',
   `block Communication module: ${BLOCK_FORM}`,
+  'items {group}.{tag}[{element}]',
+  'rows {address}:{port}/{unit}',
 ] as const;
 
 /** One more thing that a profile says, of which the source is yet to be said. Each is written as in FIGURE_FORMS. */
@@ -54,6 +56,10 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   }
   const points = /^points (.*\{channel\}.*)$/i.exec(text);
   if (points) return put(['pointText'], { text: points[1]!.trim(), source: '' });
+  const items = /^items (.*\{tag\}.*)$/i.exec(text);
+  if (items) return put(['itemText'], { text: items[1]!.trim(), source: '' });
+  const rows = /^rows (.*\{address\}.*)$/i.exec(text);
+  if (rows) return put(['stationText'], { text: rows[1]!.trim(), source: '' });
   if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });
   const limit = /^([a-z]+)\s+(\d{1,9})$/i.exec(text);
   if (limit) return put(['limits', limit[1]!.toLowerCase()], { value: Number(limit[2]), source: '' });

@@ -106,6 +106,13 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     const { text: value, source } = profile.pointText;
     figures.push({ id: 'pointText', what: 'a point of a module is written', value, source });
   }
+  for (const [id, what] of [
+    ['itemText', 'a tag of another station is asked for by'],
+    ['stationText', 'a row names its station by'],
+  ] as const) {
+    const text = profile[id];
+    if (text) figures.push({ id, what, value: text.text, source: text.source });
+  }
   for (const [key, { what, source }] of Object.entries(profile.forwards ?? {})) {
     figures.push({ id: `forwards.${key}`, what: 'passes on', value: what, source, options: FORWARDS });
   }
@@ -133,7 +140,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
-    if (head === 'unitIsLastOctet' || head === 'pointText') return to([head, 'source'], clean);
+    if (['unitIsLastOctet', 'pointText', 'itemText', 'stationText'].includes(head)) return to([head, 'source'], clean);
     return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards', 'blocks', 'sizes'].includes(head)
       ? to([head, key, 'source'], clean)
       : nothing;
@@ -183,6 +190,8 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       return what.ok ? to([...path, 'what'], what.value) : refused(what);
     }
     case 'pointText':
+    case 'itemText':
+    case 'stationText':
       return clean === '' ? to([head], null) : to([head, 'text'], clean);
     case 'sizes': {
       if (clean === '') return to(path, undefined);

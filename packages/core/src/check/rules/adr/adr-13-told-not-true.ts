@@ -3,6 +3,8 @@ import { TOLD_WORDS, toldFields, type ToldValue } from '../../../lane/told.js';
 import type { End } from '../../../model/end.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import { judgeStationText } from '../../../tags/station-text-of.js';
+import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
 
@@ -33,6 +35,20 @@ export const toldNotTrue: Rule = {
         says: ['told {field} [[{told}]]', '{field} is [[{true}]]'],
         consequence: 'No request reaches {b}.',
         remedy: 'Type {true} at {a}.',
+      },
+      row: {
+        severity: 'blocker',
+        headline: '{lane}: this row of {a} asks {told}; {b} is {true}',
+        says: ['this row: [[{told}]]', '{differs}'],
+        consequence: 'This one point gets nothing, or the value of another station.',
+        remedy: 'Type {true} in this row, as in the others.',
+      },
+      rowUnread: {
+        severity: 'blocker',
+        headline: '{lane}: this row of {a} asks “{told}”, which names no station',
+        says: ['this row: [[{told}]]', '{differs}'],
+        consequence: 'This one point gets nothing.',
+        remedy: 'Type {true} in this row, as in the others.',
       },
       notTold: {
         severity: 'blocker',
@@ -65,6 +81,25 @@ export const toldNotTrue: Rule = {
     },
   },
   on: {
+    *lane(comparison, context) {
+      const { exchange, sides } = comparison;
+      for (const caller of sides) {
+        const other = caller.claim.toldStation ? sides.find((side) => side !== caller) : undefined;
+        const judged = other && judgeStationText(context.reader, exchange, caller, other);
+        if (!other || !judged || (judged.unread === null && judged.differs.length === 0)) continue;
+        yield laneReport(context, comparison, {
+          message: judged.unread === null ? 'row' : 'rowUnread',
+          label: 'station asked',
+          sides: [caller, other],
+          cells: [claimCell(caller, 'toldStation')],
+          params: {
+            ...{ told: judged.text, true: judged.right ?? 'as the others are written' },
+            differs: judged.unread ?? judged.differs.join(', '),
+          },
+          subjects: [caller.claim.id, 'row'],
+        });
+      }
+    },
     *exchange(exchange, { reader }) {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         for (const value of toldFields(reader, exchange, end)) {

@@ -1,3 +1,4 @@
+import { set } from '../../../change/make.js';
 import { tell } from '../../../lane/tell.js';
 import type { Reader } from '../../../model/project.js';
 import type { ToldFieldName } from '../../../model/words.js';
@@ -7,6 +8,13 @@ import type { Fix } from '../../rule.js';
 /** Types what is so where an end was told something else: the finding's first cell, its parameters `told` and `true`. */
 export function toldFix(finding: Finding, reader: Reader): Fix[] {
   const [cell] = finding.cells;
+  const row = cell?.kind === 'claim' ? reader.get('claim', cell.id) : undefined;
+  if (row && finding.params.true && finding.message.startsWith('row')) {
+    const { true: truth, a } = finding.params;
+    // Without the partner's own address nobody can say what would be right.
+    if (!/\d/.test(truth)) return [];
+    return [{ label: `${a} asks ${truth} in this row`, changes: [set('claim', row, ['toldStation'], truth)] }];
+  }
   const end = cell?.kind === 'end' ? reader.get('end', cell.id) : undefined;
   const [, other = '', field = ''] = cell?.path ?? [];
   const truth = finding.params.true;
