@@ -3,12 +3,20 @@ import { join } from 'node:path';
 import {
   apply,
   CheckEngine,
+  childrenOf,
+  decimalOf,
   diff,
   inOrderOfWork,
   plain,
+  planImport,
+  readIecText,
+  readPlcopen,
+  readTable,
   ruleOf,
   set,
+  tableTags,
   textOf,
+  understandTable,
   writeProject,
   type Finding,
   type Port,
@@ -17,6 +25,9 @@ import {
 import { readProject } from '@dialoga/core/entry';
 import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';
+import { dockPanelTags, dockPanelTagsNext, skidRegisters } from './panel-points.js';
+import { plantGlobalsText, plantGlobalsXml } from './plant-globals.js';
+import readWorkbook from 'read-excel-file/node';
 import { skidList } from './skid-list.js';
 
 const file = (name: string) => readFileSync(join(__dirname, name), 'utf8');
@@ -38,6 +49,47 @@ test('the files are what the demo gives, and can be read', () => {
 
 /** Characters of ten bits: common, and not what the standard asks for. No fault, and no remedy is needed. */
 const ROOF_LINE = ['LIN 6', 'hint', 'roof-line', '19200 8N1'];
+
+test('the tag lists are what the demo gives: the two formats of IEC hold the same tags, and those of PlantCtl', async () => {
+  const project = kestrelQuay(false);
+  expect(file('dock-panel-tags.csv')).toBe(dockPanelTags());
+  expect(file('dock-panel-tags-next.csv')).toBe(dockPanelTagsNext());
+  expect(file('plant-globals.st')).toBe(plantGlobalsText(project));
+  expect(file('plant-globals.xml')).toBe(plantGlobalsXml(project));
+  const [text, xml] = [readIecText(file('plant-globals.st')), readPlcopen(file('plant-globals.xml'))];
+  if (!xml.ok) throw new Error(xml.found);
+  for (const list of [text, xml.value]) {
+    const plan = planImport(project, 'plantctl', list, () => 'x');
+    expect([list.faults, list.tags.length]).toEqual([[], childrenOf(project, 'tag', 'plantctl').length]);
+    expect(new Set(plan.rows.map((row) => row.what))).toEqual(new Set(['unchanged']));
+  }
+  const workbook = await readWorkbook(join(__dirname, 'skid-registers.xlsx'));
+  expect(workbook.map(({ sheet, data }) => [sheet, data])).toEqual([['Registers', skidRegisters()]]);
+});
+
+/** The panel’s list as it is understood once its misread column was corrected: ‘Typ’ is how a tag is shown. */
+function panelList(text: string) {
+  const table = readTable(text);
+  if (!table.ok) throw new Error(table.found);
+  const found = understandTable(table.value, false);
+  expect(found.headings[found.columns.type!]).toBe('Typ');
+  const list = tableTags(table.value, found, { ...found.columns, type: 4 }, decimalOf(table.value));
+  if (!list.ok) throw new Error(list.found);
+  return list.value;
+}
+
+test('the panel’s list is what stands in the demo; next month’s changes four, drops two that are bound, brings three', () => {
+  const project = kestrelQuay(false);
+  const now = planImport(project, 'dockpanel', panelList(file('dock-panel-tags.csv')), () => 'x');
+  expect([new Set(now.rows.map((row) => row.what)), now.gone]).toEqual([new Set(['unchanged']), []]);
+  const next = planImport(project, 'dockpanel', panelList(file('dock-panel-tags-next.csv')), () => 'x');
+  const count = (what: string) => next.rows.filter((row) => row.what === what).length;
+  expect([count('changed'), count('added'), next.gone.length]).toEqual([4, 3, 2]);
+  expect(next.gone.map(({ tag, bound }) => [tag.name, bound])).toEqual([
+    ['Lamp_Test', ['Dock panel tags, Lamp_Test']],
+    ['Dock_Count_12', ['Dock panel tags, Dock_Count_12']],
+  ]);
+});
 
 test('the seeded faults are found, once each, with both values', () => {
   expect(findings(false)).toEqual([
@@ -91,12 +143,20 @@ test('the seeded faults are found, once each, with both values', () => {
       'Control room tags, StoreSetpoint puts data into %MW720',
     ],
     [
+      'NAM 8',
+      'blocker',
+      'items-level17',
+      'asks for Plnat.RoomLevel017',
+      'there is no group “Plnat”; its groups are Plant, Skid; Plant is near: two letters are transposed',
+    ],
+    [
       'POS 2',
       'blocker',
       'trial',
       'module In 32, In 32 puts data into %IB0–%IB3',
-      'Aisle trial, Aisle_See puts data into %IB2–%IB7',
+      'Aisle trial, 16 points from Aisle_See_01 puts data into %IB2–%IB3',
     ],
+    ['NAM 4', 'blocker', 'trial-see17', 'looks for Aisle_See_17', 'Aisle_see_17'],
     ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
   ]);
 });
@@ -104,23 +164,26 @@ test('the seeded faults are found, once each, with both values', () => {
 test('as agreed, nothing is found and every lane agrees', () => {
   expect(findings(true)).toEqual([ROOF_LINE]);
   const engine = new CheckEngine(kestrelQuay(true));
-  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(46).fill('agreed'));
+  expect([...engine.laneResults.values()].map((r) => r.verdict)).toEqual(Array(446).fill('agreed'));
 });
 
 test('the two differ in the mended paths only', () => {
   const paths = diff(kestrelQuay(false), kestrelQuay(true)).map((c) => `${c.kind} ${c.id} ${c.path.join('.')}`);
-  expect(paths.sort()).toEqual([
+  // The simulator’s points all move together.
+  const moved = /^tag tag-plantctl-aisle-see-\d\d place\.number$/;
+  expect(paths.filter((path) => moved.test(path))).toHaveLength(48);
+  expect(paths.filter((path) => !moved.test(path)).sort()).toEqual([
     'area plantctl-memory lastWord',
     'claim all-readings-plantctl toldPlace',
     'claim door-counts-plantctl open',
     'claim door-releases-dockctl direction',
     'claim door-times-plantctl length.count',
+    'claim items-level17-controlroom toldPlace',
     'claim panel-docktemp-dockpanel length.count',
     'claim panel-docktemp-dockpanel type.base',
     'claim pressures-skid length.count',
     'claim setpoints-plant swap',
     'claim store-temperatures-skidctl type.count',
-    'claim trial-see-plantctl place.number',
     'copy copy-status to.number',
     'end duty-plant told.duty-skid.address',
     'end service-servicelaptop told.service-brinertu.telemetry',
@@ -135,6 +198,7 @@ test('the two differ in the mended paths only', () => {
     'port port-servicelaptop-loose mask',
     'port port-watermeter-meter-line unit',
     'project project name',
+    'tag tag-plantctl-aisle-see-17 name',
   ]);
 });
 
@@ -151,14 +215,13 @@ test('taking every proposed fix, and deciding what only people can, leads to the
   expect(diff(project, kestrelQuay(true)).map((c) => c.id)).toEqual(['project']);
 });
 
-/** What only people can say: what the fans do, where the simulator may write, who has the last word. */
-function decided(project: Project, { code, severity, cells }: Finding) {
-  const set1 = (kind: 'exchange' | 'claim' | 'area', id: string, path: string[], value: unknown) => [
+/** What only people can say: what the fans do, who has the last word. */
+function decided(project: Project, { code, cells }: Finding) {
+  const set1 = (kind: 'exchange' | 'area', id: string, path: string[], value: unknown) => [
     set(kind, project.get(kind, id)!, path, value),
   ];
   if (code === 'LIN 6') return [];
   if (code === 'ADR 7') return otherSubnet(project.get('port', cells[0]!.id)!);
-  if (code === 'POS 2' && severity === 'blocker') return set1('claim', 'trial-see-plantctl', ['place', 'number'], 42);
   if (code === 'POS 2') return set1('area', 'plantctl-memory', ['lastWord'], 'ControlRoom');
   const loss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
   return set1('exchange', 'evaporators', ['onLoss'], loss);

@@ -14,7 +14,7 @@ import {
   type Station,
 } from '@dialoga/core';
 import { ROOF_AREAS, ROOF_CLAIMS, ROOF_ENDS, ROOF_EXCHANGES, ROOF_LANES } from './kestrel-quay-roof.js';
-import { TAGS, tagClaims, TAG_ENDS, TAG_EXCHANGES, TAG_LANES } from './kestrel-quay-tags.js';
+import { tagClaims, tags, TAG_ENDS, TAG_EXCHANGES, TAG_IMPORTS, TAG_LANES, TAG_SERIES } from './kestrel-quay-tags.js';
 import { copies, MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';
 import { BRINE_CLAIMS, BRINE_LANES, BRINE_TAGS, SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
 import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
@@ -48,7 +48,9 @@ function typed(agreed: boolean): Project {
     network: networks(agreed),
     port: [...ports(agreed), ...morePorts(agreed)],
     area: [...areas(agreed), ...MORE_AREAS, ...ROOF_AREAS],
-    tag: [...TAGS, ...BRINE_TAGS],
+    series: TAG_SERIES,
+    import: TAG_IMPORTS,
+    tag: [...tags(agreed), ...BRINE_TAGS],
     copy: copies(agreed),
     landing: landings(agreed),
     exchange: [...EXCHANGES, ...moreExchanges(agreed), ...TAG_EXCHANGES, ...ROOF_EXCHANGES, ...SERVICE_EXCHANGES],
@@ -108,6 +110,10 @@ const STATIONS: Station[] = [
     name: 'ControlRoom',
     scan: 500,
     roles: ['SCADA station', 'tag server'],
+    groups: {
+      plant: { order: 10, name: 'Plant', station: 'plantctl' },
+      skid: { order: 20, name: 'Skid', station: 'skidctl' },
+    },
     profile: 'profile-scada',
     party: 'own',
     supplier: 'Plant controls',

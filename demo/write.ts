@@ -1,10 +1,13 @@
-import { writeFileSync } from 'node:fs';
+import { existsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { writeProject } from '@dialoga/core';
 import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';
+import { dockPanelTags, dockPanelTagsNext, skidRegisters } from './panel-points.js';
+import { plantGlobalsText, plantGlobalsXml } from './plant-globals.js';
 import { skidList } from './skid-list.js';
+import writeWorkbook from 'write-excel-file/node';
 
 /** Writes the demo's files: both projects and the lists to paste and import. */
 const folder = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -12,3 +15,13 @@ writeFileSync(join(folder, 'kestrel-quay.dialoga.json'), writeProject(kestrelQua
 writeFileSync(join(folder, 'kestrel-quay-as-agreed.dialoga.json'), writeProject(kestrelQuay(true)));
 writeFileSync(join(folder, 'skid-list.tsv'), skidList());
 writeFileSync(join(folder, 'hardware-list.csv'), hardwareList());
+writeFileSync(join(folder, 'dock-panel-tags.csv'), dockPanelTags());
+writeFileSync(join(folder, 'dock-panel-tags-next.csv'), dockPanelTagsNext());
+writeFileSync(join(folder, 'plant-globals.st'), plantGlobalsText(kestrelQuay(false)));
+writeFileSync(join(folder, 'plant-globals.xml'), plantGlobalsXml(kestrelQuay(false)));
+// A workbook carries the moment of its writing: it is written once, and the tests read what is in it.
+const workbook = join(folder, 'skid-registers.xlsx');
+if (!existsSync(workbook)) {
+  const rows = skidRegisters().map((row) => row.map((value) => ({ value, type: String })));
+  await writeWorkbook(rows, { sheet: 'Registers' }).toFile(workbook);
+}

@@ -58,8 +58,8 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await page.keyboard.press('Enter');
   await expectDemo(page, -BLOCKERS, -1);
 
-  // What only people can say, another says in a window of his own: what the fans do on a lost link, where the simulator
-  // may write, who has the last word, and how the roof's characters are framed.
+  // What only people can say, another says in a window of his own: what the fans do on a lost link,
+  // who has the last word, and how the roof's characters are framed.
   const set = (kind: Change['kind'], id: string, path: string[], before: unknown, after: unknown) =>
     ({ kind, id, path, ...(before === undefined ? {} : { before }), after }) as Change;
   const roof = ['port-plantctl-roof-line', 'port-roofbase-roof-line'];
@@ -68,7 +68,6 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
     label: 'Decided',
     changes: [
       set('exchange', 'evaporators', ['onLoss'], undefined, { sinks: 'go to zero', source: 'is told by a status' }),
-      set('claim', 'trial-see-plantctl', ['place', 'number'], 2, 42),
       set('area', 'plantctl-memory', ['lastWord'], undefined, 'ControlRoom'),
       ...roof.map((id) => set('port', id, ['serial'], '19200 8N1', '19200 8E1')),
     ],

@@ -32,9 +32,10 @@ export function pointsTogether(
   if (alike.length < 2) return null;
   const spans = alike.flatMap((use) => use.spans);
   const [start, end] = [Math.min(...spans.map((s) => s.start)), Math.max(...spans.map((s) => s.end))];
-  const leader = alike.reduce((a, b) =>
-    startOf(a) < startOf(b) || (startOf(a) === startOf(b) && a.id < b.id) ? a : b,
-  );
+  const leader = alike.reduce((a, b) => {
+    const [first, second] = [orderOf(reader, a.id), orderOf(reader, b.id)];
+    return first < second || (first === second && a.id < b.id) ? a : b;
+  });
   if (leader.id !== point.use.id) return 'not the first';
   const memory = memoryOf(reader, point.use.area);
   const user = userOf(reader, leader);
@@ -46,4 +47,5 @@ export function pointsTogether(
   };
 }
 
-const startOf = (use: { spans: readonly { start: number }[] }): number => Math.min(...use.spans.map((s) => s.start));
+const orderOf = (reader: Reader, claim: string): number =>
+  reader.get('lane', reader.get('claim', claim)?.lane ?? '')?.order ?? 0;

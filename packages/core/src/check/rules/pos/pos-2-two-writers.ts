@@ -4,6 +4,7 @@ import { pointsTogether } from './points-together.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import { besideInputs } from '../../../tags/image/beside-inputs.js';
 import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';
 
@@ -95,6 +96,19 @@ export const twoWriters: Rule = {
         subjects: [overlap.a.area, first.id, second.id],
       };
     },
+  },
+  /** Beside physical inputs: the simulator moves, or the modules do. */
+  fixes(finding, reader) {
+    const [area = ''] = finding.message === 'cyclic' ? finding.key.split(' · ').slice(2) : [];
+    const found = reader.get('area', area) ? besideInputs(reader, area) : null;
+    if (!found?.simulated?.overlaps) return [];
+    const { simulated, moveSimulator, moveModules } = found;
+    return [
+      ...(moveSimulator
+        ? [{ label: `${simulated.station} moves to ${moveSimulator.to}`, changes: moveSimulator.changes }]
+        : []),
+      ...(moveModules ? [{ label: `the modules move to ${moveModules.to}`, changes: moveModules.changes }] : []),
+    ];
   },
 };
 
