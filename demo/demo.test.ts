@@ -204,13 +204,15 @@ test('the two differ in the mended paths only', () => {
 
 test('taking every proposed fix, and deciding what only people can, leads to the project as agreed', () => {
   let project = kestrelQuay(false);
-  for (const { key } of inOrderOfWork(new CheckEngine(project).findings.values(), project)) {
-    const finding = new CheckEngine(project).findings.get(key)!;
+  const engine = new CheckEngine(project);
+  for (const { key } of inOrderOfWork(engine.findings.values(), project)) {
+    const finding = engine.findings.get(key)!;
     const [fix] = ruleOf(finding.code).fixes?.(finding, project) ?? [];
     const changes = fix?.changes ?? decided(project, finding);
     const applied = apply(project, { id: 'f', label: '', changes });
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     project = project.with(applied.entities);
+    engine.update(project, applied.entities);
   }
   expect(diff(project, kestrelQuay(true)).map((c) => c.id)).toEqual(['project']);
 });

@@ -5,7 +5,7 @@ import { Occupancy, sharedSpan, type Use } from '../lane/occupancy.js';
 import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
 import { PROJECT_ID, type Kind } from '../model/kinds.js';
 import type { EntityChange, Project } from '../model/project.js';
-import { referencesOf } from '../model/references.js';
+import { listsOf } from '../model/references.js';
 import { RULES } from './catalogue.js';
 import type { Cell, Finding } from './finding.js';
 import { listKey, RecordingReader } from './recording-reader.js';
@@ -138,8 +138,8 @@ export class CheckEngine {
     for (const { kind, id, before, after } of edits) {
       this.staleBy(id);
       this.staleBy(allKey(kind));
-      const old = before ? referencesOf(kind, before).map((r) => r.id) : [];
-      const now = after ? referencesOf(kind, after).map((r) => r.id) : [];
+      const old = before ? listsOf(kind, before) : [];
+      const now = after ? listsOf(kind, after) : [];
       for (const target of old) if (!after || !now.includes(target)) this.staleBy(listKey(kind, target));
       for (const target of now) if (!before || !old.includes(target)) this.staleBy(listKey(kind, target));
       if (!isUnitKind(kind) && !isMoverKind(kind)) continue;

@@ -1,6 +1,6 @@
 import { KINDS, PROJECT_ID, type Entity, type EntityOf, type Kind } from './kinds.js';
 import type { ProjectInfo } from './project-info.js';
-import { referencesOf } from './references.js';
+import { listsOf } from './references.js';
 import { Table } from './table.js';
 
 /** What an entity looked like before and after an edit; undefined where it was not there. */
@@ -17,7 +17,7 @@ export interface EntityChange<K extends Kind = Kind> {
  */
 export interface Reader {
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined;
-  /** ids of the entities of one kind that refer to this id, in no particular order */
+  /** ids of the entities of one kind that refer to this id, or of tags by a `nameKey`; in no particular order */
   referrers(kind: Kind, id: string): readonly string[];
 }
 
@@ -39,7 +39,7 @@ export class Project implements Reader {
       const list = [...(entities[kind] ?? [])];
       tables[kind] = Table.from(list.map((entity) => [entity.id, entity] as const));
       for (const entity of list) {
-        for (const id of new Set(referencesOf(kind, entity).map((r) => r.id))) {
+        for (const id of new Set(listsOf(kind, entity))) {
           const key = referrerKey(kind, id);
           const known = references.get(key);
           if (known) known.push(entity.id);
@@ -83,8 +83,8 @@ export class Project implements Reader {
       const entries = perKind.get(kind) ?? [];
       entries.push([id, after]);
       perKind.set(kind, entries);
-      for (const r of before ? referencesOf(kind, before) : []) list(referrerKey(kind, r.id)).delete(id);
-      for (const r of after ? referencesOf(kind, after) : []) list(referrerKey(kind, r.id)).add(id);
+      for (const target of before ? listsOf(kind, before) : []) list(referrerKey(kind, target)).delete(id);
+      for (const target of after ? listsOf(kind, after) : []) list(referrerKey(kind, target)).add(id);
     }
     const tables = { ...this.tables };
     for (const [kind, entries] of perKind) tables[kind] = tables[kind].with(entries);

@@ -111,3 +111,13 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
 export function referencesOf(kind: Kind, entity: Entity): Reference[] {
   return (LISTERS[kind] as (entity: Entity) => Reference[])(entity);
 }
+
+/** The list of a station's tags with a name, upper and lower case alike: read as `referrers('tag', nameKey(…))`. */
+export const nameKey = (station: string, name: string): string => `${station}/${name.trim().toLowerCase()}`;
+
+/** Every list that an entity stands in: of what it refers to, and of tags by their names. */
+export function listsOf(kind: Kind, entity: Entity): string[] {
+  const lists = referencesOf(kind, entity).map((reference) => reference.id);
+  if (kind === 'tag') lists.push(nameKey((entity as EntityOf['tag']).station, (entity as EntityOf['tag']).name));
+  return lists;
+}

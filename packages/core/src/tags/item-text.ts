@@ -4,8 +4,7 @@ import { IN_TAG, type Place } from '../model/claim.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { keyRule } from './import/plan-import.js';
-import { tagsOf } from './tag-place.js';
+import { caseMattersBetween, tagNamed, tagsOf } from './tag-place.js';
 
 /** What an item text names. */
 export interface ItemParts {
@@ -92,16 +91,15 @@ export function judgeItemText(
     const mine = groups.filter((g) => g.station === other).map((g) => g.name);
     return fault('group', `group “${group.name}” is of ${of}`, `a group of ${meant}`, mine);
   }
-  const keyOf = keyRule(reader, other);
-  const tags = tagsOf(reader, other);
-  const tag = tags.find((t) => keyOf(t.name) === keyOf(tagName));
+  const there = reader.get('station', other);
+  const tag = tagNamed(reader, other, tagName, there ? caseMattersBetween(reader, there) : false);
   if (!tag) {
     const name = reader.get('station', other)?.name ?? '';
     return fault(
       'tag',
       `${name} has no tag “${tagName}”`,
       'the name of one of its tags',
-      tags.map((t) => t.name),
+      tagsOf(reader, other).map((t) => t.name),
     );
   }
   const last = (readable(tag.type)?.count ?? 1) - 1;

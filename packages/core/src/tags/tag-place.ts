@@ -7,6 +7,7 @@ import { readable } from '../model/as-typed.js';
 import { IN_TAG, type Claim, type Place } from '../model/claim.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import { nameKey } from '../model/references.js';
 import type { Station } from '../model/station.js';
 import type { Tag } from '../model/tag.js';
 
@@ -18,14 +19,19 @@ export function parseTagPlace(reader: Reader, stationId: string, text: string, e
   const match = NAMED.exec(text.trim());
   if (!match) return null;
   const [, name = '', element, bit] = match;
-  const tags = reader.referrers('tag', stationId).flatMap((id) => reader.get('tag', id) ?? []);
-  const tag = tags.find((t) => t.name === name || (!exact && t.name.toLowerCase() === name.toLowerCase()));
+  const tag = tagNamed(reader, stationId, name, exact);
   if (!tag) return null;
   const type = readable(tag.type);
   const last = (type?.count ?? 1) - 1;
   const number = Number(element ?? 0);
   if (number > last) return unread(`“${text.trim()}” is beyond ${tag.name}`, `its last element is [${last}]`);
   return read({ area: tag.id, view: IN_TAG, number, ...(bit === undefined ? {} : { bit: Number(bit) }) });
+}
+
+/** The tag of a station with this name; the very same where there are several in other cases. */
+export function tagNamed(reader: Reader, stationId: string, name: string, exact: boolean): Tag | undefined {
+  const tags = reader.referrers('tag', nameKey(stationId, name)).flatMap((id) => reader.get('tag', id) ?? []);
+  return tags.find((tag) => tag.name === name) ?? (exact ? undefined : tags[0]);
 }
 
 /** `Store_Temperature[3]`: an element is named where there are several. */
