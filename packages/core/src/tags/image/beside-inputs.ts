@@ -49,7 +49,7 @@ export interface BesideInputs {
 export function besideInputs(reader: Reader, areaId: string): BesideInputs | null {
   const memory = memoryOf(reader, areaId);
   if (!memory) return null;
-  const puts = usesOfArea(reader, areaId).filter((use) => use.puts);
+  const puts = usesOfArea(reader, areaId).filter((use) => use.puts && !isLandingsOwn(reader, use));
   const simulating = puts.filter((use) => simulatorOf(reader, use) !== null);
   const others = puts.filter((use) => !simulating.includes(use));
   const runs = runsOf(reader, memory, puts, simulating);
@@ -72,6 +72,12 @@ export function besideInputs(reader: Reader, areaId: string): BesideInputs | nul
     moveModules: moveModules(reader, memory, others, whole, joined([...taken, ...reserved, { ...whole }])),
   };
 }
+
+/** A lane that follows from a landing is that landing, said a second time. */
+const isLandingsOwn = (reader: Reader, use: Use): boolean => {
+  const claim = use.of === 'claim' ? reader.get('claim', use.id) : undefined;
+  return claim !== undefined && reader.get('lane', claim.lane)?.madeBy?.startsWith('landing ') === true;
+};
 
 const meet = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end;
 

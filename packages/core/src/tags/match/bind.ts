@@ -30,10 +30,12 @@ export function bindChanges(
   pairs: readonly BoundPair[],
   newId: () => string,
 ): Change[] {
+  // What a simulator may set, it gives to the controller all the time; people set a value and see it.
+  const simulates = project.get('station', asking.station)?.roles.includes('simulator') ?? false;
   let order = orderAfter(childrenOf(project, 'lane', exchange.id));
   return pairs.flatMap(({ mine, theirs, place }): Change[] => {
     const lane = newId();
-    const direction: Direction = mine.access === 'read and set' ? 'both' : 'reads';
+    const direction: Direction = mine.access !== 'read and set' ? 'reads' : simulates ? 'writes' : 'both';
     const type = readable(mine.type) ?? readable(theirs?.type ?? null);
     const there = theirs ? { area: theirs.id, view: IN_TAG, number: 0 } : place;
     const claim = (end: End, rest: Partial<Claim>): Claim => ({

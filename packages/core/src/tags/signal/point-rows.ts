@@ -10,6 +10,7 @@ import { childrenOf } from '../../model/order.js';
 import type { Reader } from '../../model/project.js';
 import type { Tag } from '../../model/tag.js';
 import type { Binding, PanelElement, ReferenceTable, SignalKind } from '../../model/words.js';
+import { protocolOf } from '../../protocol/catalogue.js';
 import { tagOf } from '../open-of.js';
 import { panelElementsFor } from './panel-elements.js';
 import { polarityTable, type PolarityTable } from './polarity.js';
@@ -45,7 +46,9 @@ export function pointRows(reader: Reader, exchange: Exchange): PointRow[] {
     const [mine, theirs] = [caller, other].map((side) => (side ? tagOf(reader, side.claim) : undefined));
     const binding = bindingOf(exchange, lane);
     const typed = caller?.claim.toldPlace?.trim() ?? '';
-    const signal = mine ? signalOf(mine) : null;
+    const signal = mine && caller ? signalAt(mine, caller) : null;
+    const modbus = protocolOf(exchange).id.startsWith('modbus');
+    const people = caller?.station.roles.some((role) => role === 'operator panel' || role === 'SCADA station');
     const contact = lane.contact ?? mine?.polarity;
     const polarity =
       contact && mine?.polarity && theirs?.polarity ? polarityTable(contact, mine.polarity, theirs.polarity) : null;
@@ -53,11 +56,17 @@ export function pointRows(reader: Reader, exchange: Exchange): PointRow[] {
       ...{ lane, caller, other, mine, theirs, binding, signal, polarity },
       name: caller?.claim.name || laneName(reader, lane),
       asks: typed || (binding === 'by name' ? (mine?.name ?? '') : ''),
-      usual: signal && TABLE_OF_SIGNAL[signal],
+      usual: modbus && signal ? TABLE_OF_SIGNAL[signal] : null,
       table: placesOf(exchange, lane) === 'named' && other ? tableOf(reader, typed, other) : null,
-      elements: mine ? panelElementsFor(mine) : [],
+      elements: mine && people ? panelElementsFor(mine) : [],
     };
   });
+}
+
+/** What a simulator sets are inputs of the controller, and what it reads its outputs. */
+function signalAt(mine: Tag, caller: Side): SignalKind | null {
+  if (mine.signal || !caller.station.roles.includes('simulator')) return signalOf(mine);
+  return signalOf({ ...mine, access: caller.claim.direction === 'reads' ? 'read and set' : 'read' });
 }
 
 function tableOf(reader: Reader, told: string, other: Side): ReferenceTable | null {
