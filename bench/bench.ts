@@ -4,6 +4,7 @@ import { coreRows } from './core.js';
 import { generate } from './generate.js';
 import { printed } from './row.js';
 import { serverRows } from './server.js';
+import { tagRows } from './tags.js';
 import { wiringRows } from './wiring.js';
 
 const only = process.argv[2];
@@ -11,6 +12,7 @@ const entities = generate({ stations: 200, lanes: 5000, itemsPerLane: 20 });
 const file = writeProject(Project.of(entities));
 const rows = [
   ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities)]),
+  ...(only && only !== 'tags' ? [] : tagRows()),
   ...(only && only !== 'server' ? [] : await serverRows(file)),
   ...(only && only !== 'browser' ? [] : await browserRows(file)),
 ];

@@ -60,6 +60,14 @@ for (const theme of ['light', 'dark'] as const) {
       'exchanges/duty/running',
       'exchanges/evaporators/running',
       'structures',
+      'tags',
+      'tags/controlroom',
+      'tags/aislesim?show=use',
+      'tags/dockpanel/bring-in',
+      'tags/aislesim/with/trial',
+      'tags/plantctl/images',
+      'exchanges/trial/points',
+      'exchanges/meters/plan',
       'profiles',
     ]) {
       await page.goto(`${app.url}/p/${demo}/${path}`);

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, expectDemo, test } from './app';
 
@@ -25,14 +24,20 @@ test('pictures', async ({ page, app }) => {
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
   await shot('slots', `/p/${project}/stations/evaphead`);
-  await shot('owner-map', `/p/${project}/owner-map`);
   await shot('coupler', `/p/${project}/exchanges/docks`);
   await shot('running', `/p/${project}/exchanges/duty/running`);
-  await shot('profiles', `/p/${project}/profiles`);
-  await page.goto(`${app.url}/p/${project}/hardware-list`);
-  await page.getByLabel('Rows of the list').fill(readFileSync(join(folder, '../../demo/hardware-list.csv'), 'utf8'));
-  await expect(page.getByRole('button', { name: 'Take it in' })).toBeEnabled();
-  await page.screenshot({ path: join(folder, 'hardware-list.png') });
+  await shot('tags', `/p/${project}/tags/dockpanel?show=meaning`);
+  await shot('points', `/p/${project}/exchanges/trial/points`);
+  await shot('poll-plan', `/p/${project}/exchanges/room/plan`);
+  await page.goto(`${app.url}/p/${project}/tags/dockpanel/bring-in`);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose a file …' }).click(),
+  ]);
+  await chooser.setFiles(join(folder, '../../demo/dock-panel-tags-next.csv'));
+  await page.getByRole('group', { name: 'Columns of the file' }).getByLabel('Type').selectOption('4');
+  await expect(page.getByRole('heading', { name: /4 changed, 2 dropped/ })).toBeVisible();
+  await page.screenshot({ path: join(folder, 'tags-brought-in.png') });
   await app.change(project, {
     id: 'moved',
     label: 'Move the pressures',
@@ -40,7 +45,4 @@ test('pictures', async ({ page, app }) => {
   });
   await shot('history', `/p/${project}/history`);
   await shot('compare', `/p/${project}/history/0/newest`);
-  await page.goto(app.url);
-  await expect(page.getByText('checking')).toHaveCount(0);
-  await shot('projects', '/');
 });

@@ -206,3 +206,6 @@ export * from './tags/image/beside-inputs.js';
 export * from './tags/signal/point-rows.js';
 export * from './tags/station-text-of.js';
 export * from './station/edit-group.js';
+export * from './tags/match/match.js';
+export * from './time/poll-plan.js';
+export * from './tags/paste-tags.js';

@@ -34,6 +34,7 @@ export function useActions(): Action[] {
     go('Go to Structures', 'structures'),
     go('Bring in a hardware list', 'hardware-list'),
     go('Go to Exchanges', 'exchanges'),
+    go('Go to Tags', 'tags'),
     go('Go to Findings', 'findings'),
     { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },
     { label: 'Go to all projects', keys: '', leads: true, run: () => void navigate('/') },

@@ -18,6 +18,7 @@ const KIND_WORDS: Record<Hit['kind'] | 'action', string> = {
   exchange: 'exchange',
   lane: 'lane',
   value: 'value',
+  tag: 'tag',
   finding: 'finding',
   action: 'do',
 };
@@ -167,7 +168,9 @@ export function FindBox() {
             return (
               <Line id={one.id} textValue={`${text}, ${detail}`}>
                 <small>{KIND_WORDS[kind]}</small>
-                <span dir="auto">{kind === 'address' || kind === 'value' ? <code>{text}</code> : text}</span>
+                <span dir="auto">
+                  {kind === 'address' || kind === 'value' || kind === 'tag' ? <code>{text}</code> : text}
+                </span>
                 <small dir="auto">{detail}</small>
               </Line>
             );

@@ -3,6 +3,7 @@ import {
   childrenOf,
   dropWithDependents,
   editTag,
+  pasteTags,
   pointsOf,
   type Exchange,
   type FieldEdit,
@@ -150,6 +151,13 @@ export function TagListPage() {
         rows={rows}
         goTo={link.goTo}
         onCursor={link.onCursor}
+        onPaste={(at, { text }) => {
+          const from = rows.findIndex((row) => row.id === at.row);
+          const shown = rows.slice(Math.max(0, from)).map((row) => row.id);
+          const typed = COLUMN_SETS[set].slice(at.column).map((c) => (c === 'bound' || c === 'from' ? null : c));
+          const target = { tags: shown.filter((row) => row !== 'new'), columns: typed };
+          commit('Paste tags', [pasteTags(project, id, text, target, newId, rememberedName() || 'not named')]);
+        }}
         onEdit={(edits) => commit(edits.length === 1 ? 'Edit a tag' : 'Edit tags', edits.flatMap(edit))}
         onKey={(event, at) => {
           if (event.key !== 'Delete' || !event.ctrlKey || !project.get('tag', at.row)) return false;

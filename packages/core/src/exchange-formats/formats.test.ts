@@ -144,6 +144,15 @@ test('headings in any order and language, told by their words; what stands twice
   expect(readColumns(columnsText(found.columns))).toEqual(found.columns);
 });
 
+test('line ends of several systems in one file; a heading twice; null bytes', () => {
+  const mixed = readTable('Name;Type\r\nA;INT\nB;INT\rC;INT\r\n');
+  expect(mixed.ok && mixed.value.rows.map((row) => row.cells[0])).toEqual(['Name', 'A', 'B', 'C']);
+  expect(readTable('Name;Type\nA\u0000;INT')).toMatchObject({
+    ok: false,
+    found: expect.stringContaining('null bytes') as string,
+  });
+});
+
 // [published: RFC 4180, 2: quotes, separators and line ends within cells] [library: papaparse]
 test('cells with quotes, separators and line ends are written as another reader reads them', () => {
   const rows = tagRows([{ line: 1, name: 'A"B', says: { type: 'INT', comment: 'one;\r\ntwo' } }], ['type', 'comment']);

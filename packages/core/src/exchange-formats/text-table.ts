@@ -20,7 +20,7 @@ export function readTable(text: string, separator?: Separator): Read<TextTable> 
   if (text.includes('\u0000')) {
     return unread('this is no text: it has null bytes', 'bring in CSV, tab-separated text, or an XLSX workbook');
   }
-  const clean = text.replace(/^\uFEFF/, '');
+  const clean = withOneLineEnd(text.replace(/^\uFEFF/, ''));
   if (clean.trim() === '') return unread('the list is empty', 'it has a row of headings and a row for each part');
   const parsed = Papa.parse<string[]>(clean, { delimiter: separator ?? separatorOf(clean), skipEmptyLines: false });
   const quote = parsed.errors.find((error) => error.type === 'Quotes');
@@ -28,6 +28,12 @@ export function readTable(text: string, separator?: Separator): Read<TextTable> 
     return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
   }
   return tableOf(parsed.data);
+}
+
+/** Where line ends are mixed, all are taken for the shortest; else the text stays as it is. */
+function withOneLineEnd(text: string): string {
+  const mixed = text.includes('\r') && (/(^|[^\r])\n/.test(text) || /\r(?!\n)/.test(text));
+  return mixed ? text.replace(/\r\n?/g, '\n') : text;
 }
 
 /** The separator that parts the first rows into most cells; one that leaves no quotation mark open comes first. */
@@ -44,14 +50,24 @@ export function separatorOf(text: string): Separator {
 
 /** The same for the cells of a worksheet. */
 export function tableOf(rows: readonly (readonly unknown[])[]): Read<TextTable> {
-  const filled = rows
-    .map((cells, i) => ({ line: i + 1, cells: cells.map(cellText) }))
-    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const filled: { line: number; cells: string[] }[] = [];
+  for (let i = 0; i < rows.length; i++) {
+    const row = rows[i]!;
+    const cells = new Array<string>(row.length);
+    let empty = true;
+    for (let c = 0; c < row.length; c++) {
+      const text = cellText(row[c]);
+      cells[c] = text;
+      if (text !== '') empty = false;
+    }
+    if (!empty) filled.push({ line: i + 1, cells });
+  }
   if (filled.length === 0) return unread('the list is empty', 'it has a row of headings and a row for each part');
   return read({ rows: filled });
 }
 
-const cellText = (cell: unknown): string => {
+function cellText(cell: unknown): string {
+  if (typeof cell === 'string') return cell === '' ? cell : cell.trim();
   if (typeof cell === 'number') return String(cell);
-  return typeof cell === 'string' ? cell.trim() : cell instanceof Date ? cell.toISOString().slice(0, 10) : '';
-};
+  return cell instanceof Date ? cell.toISOString().slice(0, 10) : '';
+}

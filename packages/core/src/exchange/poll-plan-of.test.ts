@@ -1,7 +1,16 @@
 import { newEnd, newExchange } from '../model/create.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { added, edited, twoStations, type FieldEdit } from '../testing/two-stations.testing.js';
+import {
+  added,
+  codesOf,
+  edited,
+  fixed,
+  theFinding,
+  twoStations,
+  wordsOf,
+  type FieldEdit,
+} from '../testing/two-stations.testing.js';
 import { pollPlanOf } from './poll-plan-of.js';
 import { pollRemedies } from './poll-remedies.js';
 
@@ -76,6 +85,37 @@ test('four meters of 20 registers at 9600 8E1 with 30 ms: about 395 ms a pass, n
   expect(plan.holds).toBe(false);
   // At 38400: 15.18 + 3.5 (fixed silences of 1.75) + 30 = 48.7 ms a meter; at 19200 the pass still takes 258 ms.
   expect(pollRemedies(plan)).toEqual({ cadence: 500, line: '38400 8E1', delay: null });
+});
+
+test('TIM 3: a tag map whose poll plan takes longer than its cadence; a bit of a register is written with all its bits: POS 2', () => {
+  const slow = asking(
+    [
+      [100, 2],
+      [900, 10],
+    ],
+    ['exchange', 'x', 'kind', 'tag map'],
+    ['exchange', 'x', 'cadence', 20],
+    ['exchange', 'x', 'responseDelay', 15],
+  );
+  const finding = theFinding(slow, 'TIM 3');
+  expect(wordsOf(finding)).toContain('2 requests, the fewest that bring all of it: 30.0 ms');
+  expect(codesOf(fixed(slow, finding))).not.toContain('TIM 3');
+  // Two points of one register of A, each one bit: whoever sets the one writes the other, too.
+  const bit = (n: number) => ({ area: 'areaa', view: 'va', number: 500, bit: n });
+  const bits = edited(
+    asking([
+      [100, 1],
+      [101, 1],
+    ]),
+    ...[0, 1].flatMap((i): FieldEdit[] => [
+      ['claim', `a${i}`, 'place', bit(i)],
+      ...(['a', 'b'] as const).flatMap((side): FieldEdit[] => [
+        ['claim', `${side}${i}`, 'length', { count: 1, unit: 1 }],
+        ['claim', `${side}${i}`, 'type', { base: 'BOOL', count: 1 }],
+      ]),
+    ]),
+  );
+  expect(codesOf(bits).filter((code) => code === 'POS 2' || code === 'POS 9')).not.toEqual([]);
 });
 
 test('a protocol without tables, or nobody who calls: no plan; a block without a told place is left and counted', () => {

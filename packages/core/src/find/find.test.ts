@@ -51,3 +51,11 @@ test('what was renamed is found by its new name only', () => {
   const found = find({ project: renamed, findings: [], usesIn: (area) => after.usesIn(area) }, 'harb');
   expect(found.map((h) => h.text)).toEqual(['Harbour']);
 });
+
+test('a tag by its name and by its alias, with its station and type', () => {
+  const named = edited(project, ['tag', 'tag1', 'alias', 'Level of the brine']);
+  const after = new CheckEngine(named);
+  const found = (query: string) => find({ project: named, findings: [], usesIn: (area) => after.usesIn(area) }, query);
+  expect(found('duty')[0]).toMatchObject({ kind: 'tag', text: 'Duty', detail: 'A, REAL ×2' });
+  expect(found('brine')[0]).toMatchObject({ kind: 'tag', cell: { kind: 'tag', id: 'tag1', path: ['alias'] } });
+});

@@ -3,6 +3,7 @@ import type { Cell } from '../check/finding.js';
 import type { Claim } from '../model/claim.js';
 import type { Entity } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
+import { tagFieldText } from '../tags/tag-field.js';
 import type { Hit, HitKind } from './hit.js';
 
 /** A name, as it is looked in; where it belongs is said when it is found. */
@@ -38,6 +39,12 @@ function* everyEntry(project: Project): Generator<readonly Entry[]> {
   }
   for (const x of project.all('exchange')) {
     yield entriesOf(x, ({ id, name }) => [entry('exchange', name, { kind: 'exchange', id, path: ['name'] })]);
+  }
+  for (const t of project.all('tag')) {
+    yield entriesOf(t, ({ id, name, alias }) => [
+      entry('tag', name, { kind: 'tag', id, path: ['name'] }),
+      entry('tag', alias ?? '', { kind: 'tag', id, path: ['alias'] }),
+    ]);
   }
   for (const c of project.all('claim')) yield entriesOf(c, namesOfClaim);
 }
@@ -83,6 +90,11 @@ function detailOf(project: Project, cell: Cell): string {
     }
     case 'exchange':
       return project.get('exchange', cell.id)?.kind ?? '';
+    case 'tag': {
+      const tag = project.get('tag', cell.id);
+      const station = tag && project.get('station', tag.station)?.name;
+      return tag ? [station, tagFieldText(project, tag, 'type')].filter(Boolean).join(', ') : '';
+    }
     default:
       return claimDetail(project, cell);
   }

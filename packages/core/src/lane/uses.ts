@@ -1,5 +1,5 @@
 import { lengthBits } from '../address/length.js';
-import { resolve } from '../address/resolve.js';
+import { joined, resolve, type Span } from '../address/resolve.js';
 import { memoryOf } from '../address/memory.js';
 import { landedOf } from '../hardware/landed.js';
 import { readable } from '../model/as-typed.js';
@@ -8,17 +8,40 @@ import type { MemoryCopy } from '../model/memory-copy.js';
 import type { Reader } from '../model/project.js';
 import { realPlace } from '../tags/tag-place.js';
 import type { Use } from './occupancy.js';
-import type { Side } from './side.js';
+import type { Block, Side } from './side.js';
 
 /** What a claim uses of its area; null where its place, length or direction is not known. */
 export function useOf(side: Side): Use | null {
   const direction = readable(side.claim.direction);
   if (!side.block || !direction) return null;
+  const puts = direction !== 'writes';
   return {
-    ...{ id: side.claim.id, of: 'claim', area: side.block.place.area, spans: side.block.spans },
-    puts: direction !== 'writes',
+    ...{ id: side.claim.id, of: 'claim', area: side.block.place.area },
+    spans: puts && wordsAreWritten(side.block) ? wholeWords(side.block) : side.block.spans,
+    puts,
     takes: direction !== 'reads',
   };
+}
+
+/** A bit of a register is set by writing the register: all its bits are written. Views of single bits write just those. */
+const wordsAreWritten = ({ chain, located, lengthBits: bits, spans, memory }: Block): boolean =>
+  chain.carries === 'words' &&
+  located.row.unit >= 16 &&
+  (bits % memory.wordBits !== 0 || spans.some((span) => span.start % memory.wordBits !== 0));
+
+const widened = new WeakMap<Block, Span[]>();
+
+function wholeWords(block: Block): Span[] {
+  let spans = widened.get(block);
+  const { wordBits } = block.memory;
+  spans ??= joined(
+    block.spans.map(({ start, end }) => ({
+      start: Math.floor(start / wordBits) * wordBits,
+      end: Math.ceil(end / wordBits) * wordBits,
+    })),
+  );
+  widened.set(block, spans);
+  return spans;
 }
 
 /** What a copy takes, and where it puts it. */

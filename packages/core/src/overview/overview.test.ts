@@ -56,6 +56,7 @@ test('what is to do stands under its step, the first Blocker to begin with', () 
     ['Stations', 1, 'NAM 1'],
     ['Wiring', 1, 'ADR 1'],
     ['Exchanges', 1, 'SIZ 1'],
+    ['Tags', 0, undefined],
   ]);
   expect(verdictCounts(['agreed', 'agreed', 'differs'])).toMatchObject({ agreed: 2, differs: 1, described: 0 });
 });

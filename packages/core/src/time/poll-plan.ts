@@ -27,7 +27,8 @@ export interface PollRequest {
  * the one from the start that makes request and rest least: a window that only moves on. O(n log n) for the sorting.
  */
 export function pollPlan(items: readonly PollItem[], most: number, { perRequest, perUnit }: PollCost): PollRequest[] {
-  const spans = spansOf(items, most);
+  const cut = inPieces(items, most);
+  const spans = spansOf(cut);
   const n = spans.length;
   const best = new Float64Array(n + 1);
   const from = new Int32Array(n + 1);
@@ -44,45 +45,63 @@ export function pollPlan(items: readonly PollItem[], most: number, { perRequest,
     from[end + 1] = start;
   }
   const requests: PollRequest[] = [];
-  for (let end = n; end > 0; end = from[end]!) {
-    const part = spans.slice(from[end]!, end);
-    const [start, last] = [part[0]!.start, part.at(-1)!.end];
-    let covered = 0;
-    let reached = start;
-    for (const span of part) {
-      covered += Math.max(0, span.end - Math.max(reached, span.start));
-      reached = Math.max(reached, span.end);
-    }
-    const ids = [...new Set(part.flatMap((span) => span.ids))];
-    requests.push({ start, length: last - start, items: ids, bridged: last - start - covered });
-  }
+  for (let end = n; end > 0; end = from[end]!) requests.push(requestOf(spans, cut, from[end]!, end));
   return requests.reverse();
+}
+
+/** One request for the spans from this one up to that. */
+function requestOf(spans: readonly PollSpan[], cut: readonly PollItem[], from: number, to: number): PollRequest {
+  const [start, last] = [spans[from]!.start, spans[to - 1]!.end];
+  let [covered, reached] = [0, start];
+  for (let i = from; i < to; i++) {
+    const span = spans[i]!;
+    covered += Math.max(0, span.end - Math.max(reached, span.start));
+    reached = Math.max(reached, span.end);
+  }
+  const items: string[] = [];
+  for (let i = spans[from]!.first; i < spans[to - 1]!.past; i++) {
+    // Pieces of a long one follow each other.
+    if (cut[i]!.id !== items.at(-1)) items.push(cut[i]!.id);
+  }
+  return { start, length: last - start, items, bridged: last - start - covered };
 }
 
 /** What a plan costs. */
 export const planCost = (plan: readonly PollRequest[], { perRequest, perUnit }: PollCost): number =>
   plan.reduce((sum, request) => sum + perRequest + perUnit * request.length, 0);
 
+/** A stretch that is asked for, with the pieces that lie in it: those from `first` up to `past`. */
 interface PollSpan {
   start: number;
   end: number;
-  ids: string[];
+  first: number;
+  past: number;
 }
 
-/** In order, none within another; what is longer than a request cut into full ones. */
-function spansOf(items: readonly PollItem[], most: number): PollSpan[] {
-  const cut: PollSpan[] = [];
-  for (const { id, start, length } of items) {
-    for (let at = start; at < start + length; at += most) {
-      cut.push({ start: at, end: Math.min(at + most, start + length), ids: [id] });
+/** What is longer than a request cut into full ones; in order of their start, the longer first. */
+function inPieces(items: readonly PollItem[], most: number): PollItem[] {
+  const cut: PollItem[] = [];
+  for (const item of items) {
+    if (item.length <= most) {
+      cut.push(item);
+      continue;
+    }
+    const end = item.start + item.length;
+    for (let start = item.start; start < end; start += most) {
+      cut.push({ id: item.id, start, length: Math.min(most, end - start) });
     }
   }
-  cut.sort((a, b) => a.start - b.start || b.end - a.end);
+  return cut.sort((a, b) => a.start - b.start || b.length - a.length);
+}
+
+/** None within another. */
+function spansOf(cut: readonly PollItem[]): PollSpan[] {
   const spans: PollSpan[] = [];
-  for (const span of cut) {
-    const last = spans.at(-1);
-    if (last && span.end <= last.end) last.ids.push(...span.ids);
-    else spans.push(span);
+  for (let i = 0; i < cut.length; i++) {
+    const { start, length } = cut[i]!;
+    const last = spans[spans.length - 1];
+    if (last && start + length <= last.end) last.past = i + 1;
+    else spans.push({ start, end: start + length, first: i, past: i + 1 });
   }
   return spans;
 }

@@ -77,12 +77,8 @@ export function planImport(
     if (name === '' || twice !== undefined) {
       if (name === '' && Object.values(listed.says).every((text) => text === '')) continue;
       const problem = name === '' ? 'it has no name' : `it has the name of row ${twice}`;
-      rows.push({
-        ...{ line: listed.line, name, what: 'not taken', tag: null, known: null },
-        differs: [],
-        bound: [],
-        problem,
-      });
+      const row = { line: listed.line, name, tag: null, known: null, differs: NONE, bound: NONE, problem };
+      rows.push({ ...row, what: 'not taken' });
       continue;
     }
     lines.set(key, listed.line);
@@ -116,17 +112,22 @@ function added(
   order: number,
 ): PlannedTag {
   const tag: Tag = { id, order, station, name, type: null, place: null };
-  const problems: string[] = [];
+  let problem: string | null = null;
   for (const field of fields) {
     const text = listed.says[field];
     if (!text) continue;
-    const { value, problem } = readTagField(field, text, context);
-    if (problem) problems.push(problem);
-    if (value !== null && value !== undefined) (tag as unknown as Record<string, unknown>)[field] = value;
+    const read = readTagField(field, text, context);
+    if (read.problem !== null) problem = problem === null ? read.problem : `${problem}; ${read.problem}`;
+    if (read.value !== null && read.value !== undefined) setField(tag, field, read.value);
   }
-  const problem = problems.join('; ') || null;
-  return { ...{ line: listed.line, name, what: 'added', tag, known: null }, differs: [], bound: [], problem };
+  return { line: listed.line, name, what: 'added', tag, known: null, differs: NONE, bound: NONE, problem };
 }
+
+const NONE: readonly string[] = [];
+
+const setField = (tag: Tag, field: TagField, value: unknown): void => {
+  (tag as unknown as Record<string, unknown>)[field] = value;
+};
 
 function compared(
   project: Project,
@@ -137,28 +138,28 @@ function compared(
   context: FieldContext,
 ): PlannedTag {
   let tag = known;
-  const differs: string[] = [];
-  const problems: string[] = [];
+  let differs: string[] | null = null;
+  let problem: string | null = null;
   for (const field of fields) {
-    const text = (listed.says[field] ?? '').trim();
+    const text = listed.says[field] ?? '';
     const was = tagFieldText(project, known, field);
-    if (text === was || (directOnly && field === 'place' && text === '' && !was.startsWith('%'))) continue;
-    const { value, problem, taken } = readTagField(field, text, context);
-    if (problem) problems.push(problem);
-    if (!taken || dequal(value ?? null, known[field] ?? null)) continue;
-    differs.push(`${FIELD_WORDS[field] ?? field}: ${text || 'nothing'}, was ${was || 'nothing'}`);
-    tag = { ...tag, [field]: value };
+    if (text === was || text.trim() === was) continue;
+    if (directOnly && field === 'place' && text.trim() === '' && !was.startsWith('%')) continue;
+    const read = readTagField(field, text, context);
+    if (read.problem !== null) problem = problem === null ? read.problem : `${problem}; ${read.problem}`;
+    if (!read.taken || dequal(read.value ?? null, known[field] ?? null)) continue;
+    (differs ??= []).push(`${FIELD_WORDS[field] ?? field}: ${text.trim() || 'nothing'}, was ${was || 'nothing'}`);
+    tag = { ...tag, [field]: read.value };
   }
   if (name !== known.name) {
-    differs.unshift(`name: ${name}, was ${known.name}`);
+    (differs ??= []).unshift(`name: ${name}, was ${known.name}`);
     tag = { ...tag, name };
   }
-  const what = differs.length > 0 ? 'changed' : 'unchanged';
-  return {
-    ...{ line: listed.line, name, what, tag, known, differs },
-    bound: what === 'changed' ? boundTo(project, known.id) : [],
-    problem: problems.join('; ') || null,
-  };
+  if (differs === null) {
+    return { line: listed.line, name, what: 'unchanged', tag, known, differs: NONE, bound: NONE, problem };
+  }
+  const bound = boundTo(project, known.id);
+  return { line: listed.line, name, what: 'changed', tag, known, differs, bound, problem };
 }
 
 const FIELD_WORDS: Partial<Record<TagField, string>> = { place: 'address', open: 'to others' };

@@ -1,7 +1,9 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import { linePassOf, roundCadence } from '../../../time/line-pass.js';
-import type { Rule } from '../../rule.js';
+import { pollPlanOf, type ExchangePlan } from '../../../exchange/poll-plan-of.js';
+import type { Exchange } from '../../../model/exchange.js';
+import type { Report, Rule } from '../../rule.js';
 
 const ms = (value: number): string => (value >= 100 ? value.toFixed(0) : value.toFixed(1));
 
@@ -19,10 +21,22 @@ export const passTooLong: Rule = {
         consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
         remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
       },
+      plan: {
+        severity: 'blocker',
+        headline: '{exchange}: its poll plan takes about {pass} ms, and is due every {cadence} ms',
+        says: ['{count} requests, the fewest that bring all of it: [[{pass} ms]]; cadence [[{cadence} ms]]'],
+        consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
+        remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
+      },
     },
   },
   on: {
     *exchange(exchange, { reader }) {
+      if (exchange.kind === 'tag map') {
+        const plan = exchange.cadence ? pollPlanOf(reader, exchange) : null;
+        if (plan?.holds === false) yield planTooLong(exchange, plan);
+        return;
+      }
       const pass = exchange.cadence ? linePassOf(reader, exchange) : null;
       if (!pass || !exchange.cadence || pass.total <= exchange.cadence) return;
       const caller = childrenOf(reader, 'end', exchange.id).find((e) => e.calling === 'calls')!;
@@ -60,3 +74,20 @@ export const passTooLong: Rule = {
     ];
   },
 };
+
+function planTooLong(exchange: Exchange, plan: ExchangePlan): Report {
+  const { caller } = plan.devices[0]!;
+  const requests = plan.devices.reduce((sum, device) => sum + device.requests.length, 0);
+  return {
+    message: 'plan',
+    label: 'pass too long',
+    about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+    parties: [{ station: caller.station, end: caller.id }],
+    cells: [{ kind: 'exchange', id: exchange.id, path: ['cadence'] }],
+    params: {
+      ...{ exchange: exchange.name, pass: ms(plan.pass), cadence: String(exchange.cadence) },
+      ...{ count: String(requests), proposed: String(roundCadence(plan.pass)) },
+    },
+    subjects: [exchange.id],
+  };
+}
