@@ -174,13 +174,13 @@ describe('change sets', () => {
   test('that drop what others depend on are refused, and say who', async () => {
     const id = await fresh();
     const read = readProject(demo);
-    const station = read.ok && read.project.get('station', 'dockpanel');
+    const station = read.ok && read.project.get('station', 'busbridge');
     const { body } = await commit(id, {
       id: 'drop',
       label: '',
-      changes: [{ kind: 'station', id: 'dockpanel', path: [], before: station as never }],
+      changes: [{ kind: 'station', id: 'busbridge', path: [], before: station as never }],
     }).expect(409);
-    expect(JSON.stringify(body)).toContain('port port-dockpanel, end panel-dockpanel depend on it');
+    expect(JSON.stringify(body)).toContain('port port-busbridge, port port-busbridge-defrost-bus depend on it');
   });
 
   test('of another project’s entities find nothing there', async () => {

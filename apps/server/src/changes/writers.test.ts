@@ -2,7 +2,7 @@ import { apply, invert, Project, writeProject, type Change, type ChangeSet } fro
 import { readProject } from '@dialoga/core/entry';
 import fc from 'fast-check';
 import type { JournalEntry } from '../database/journal.js';
-import { commit, fileOf, newDemo, testServer, type TestServer } from '../testing/server.testing.js';
+import { commit, fileOf, newSmall, testServer, type TestServer } from '../testing/server.testing.js';
 
 let first: TestServer;
 let second: TestServer;
@@ -80,9 +80,9 @@ class Writer {
 
 /** Any interleaving of these writers' steps, over two server processes. */
 async function interleaved(plans: Step[][]): Promise<void> {
-  const id = await newDemo(first);
+  const id = await newSmall(first);
   const read = readProject(await fileOf(first, id));
-  if (!read.ok) throw new Error('the demo cannot be read');
+  if (!read.ok) throw new Error('the project cannot be read');
   const writers = plans.map((_, i) => new Writer(i % 2 === 0 ? first : second, id, `w${i}`, read.project));
   const acknowledged = await Promise.all(
     writers.map(async (writer, i) => {
@@ -130,7 +130,7 @@ test('ten writers on one project', async () => {
 });
 
 test('an edit through one process is told by the other', async () => {
-  const id = await newDemo(first);
+  const id = await newSmall(first);
   await second.app.listen(0, '127.0.0.1');
   const stream = await fetch(`${await second.app.getUrl()}/api/projects/${id}/events`);
   const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
@@ -146,7 +146,7 @@ test('an edit through one process is told by the other', async () => {
 });
 
 test('a process whose clock is wrong: the journal has the database’s time, and acceptances keep what they say', async () => {
-  const id = await newDemo(first);
+  const id = await newSmall(first);
   const faked = [...'nextTick queueMicrotask setImmediate clearImmediate setInterval clearInterval'.split(' ')];
   const doNotFake = [...faked, 'setTimeout', 'clearTimeout', 'hrtime', 'performance'] as never[];
   const rows: { now: Date }[] = await first.database.query('SELECT UTC_TIMESTAMP(3) AS now');

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
@@ -82,6 +83,12 @@ export async function imported(server: TestServer, file: Buffer): Promise<JobVie
 export async function newDemo(server: TestServer): Promise<string> {
   const { body } = await server.http.post('/api/projects/demo').send({ demo: 'kestrel-quay' }).expect(201);
   return (body as ProjectSummary).id;
+}
+
+/** A small project of two suppliers, of the browser tests: it stays as it is while the demo grows. */
+export async function newSmall(server: TestServer): Promise<string> {
+  const file = readFileSync(join(__dirname, '../../../../e2e/projects/two-suppliers.dialoga.json'));
+  return (await imported(server, file)).project!;
 }
 
 export async function fileOf(server: TestServer, project: string): Promise<string> {
