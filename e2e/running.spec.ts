@@ -183,7 +183,7 @@ test('the load of a network is asked about from the level that the project sets'
     .getByRole('gridcell')
     .nth(1)
     .click();
-  await page.keyboard.type('1');
+  await page.keyboard.type('5');
   await page.keyboard.press('Enter');
   await expectDemo(page, 0, 1);
   const level = page.getByRole('textbox', { name: 'Load to ask at' });

@@ -12,6 +12,8 @@ export interface TextTable {
 export const SEPARATORS = ['\t', ';', ',', '|'] as const;
 export type Separator = (typeof SEPARATORS)[number];
 
+const EMPTY = unread('the list is empty', 'it has a row of headings and a row for each part');
+
 /** Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
 export function readTable(text: string, separator?: Separator): Read<TextTable> {
   if (text.length > MOST_LIST_CHARACTERS) {
@@ -21,19 +23,46 @@ export function readTable(text: string, separator?: Separator): Read<TextTable> 
     return unread('this is no text: it has null bytes', 'bring in CSV, tab-separated text, or an XLSX workbook');
   }
   const clean = withOneLineEnd(text.replace(/^\uFEFF/, ''));
-  if (clean.trim() === '') return unread('the list is empty', 'it has a row of headings and a row for each part');
+  if (clean.trim() === '') return EMPTY;
   const parsed = Papa.parse<string[]>(clean, { delimiter: separator ?? separatorOf(clean), skipEmptyLines: false });
   const quote = parsed.errors.find((error) => error.type === 'Quotes');
   if (quote) {
     return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
   }
-  return tableOf(parsed.data);
+  // The parser's own rows are kept and cleaned in place: of a hundred thousand rows a copy would cost more than the rest.
+  const filled: { line: number; cells: string[] }[] = [];
+  for (let i = 0; i < parsed.data.length; i++) {
+    const cells = parsed.data[i]!;
+    if (cleaned(cells)) filled.push({ line: i + 1, cells });
+  }
+  return filled.length === 0 ? EMPTY : read({ rows: filled });
+}
+
+/** Cells without space around their text; false where all are empty. */
+function cleaned(cells: string[]): boolean {
+  let filled = false;
+  for (let i = 0; i < cells.length; i++) {
+    const cell = cells[i]!;
+    if (cell === '') continue;
+    const text = cell.trim();
+    if (text !== cell) cells[i] = text;
+    if (text !== '') filled = true;
+  }
+  return filled;
 }
 
 /** Where line ends are mixed, all are taken for the shortest; else the text stays as it is. */
 function withOneLineEnd(text: string): string {
-  const mixed = text.includes('\r') && (/(^|[^\r])\n/.test(text) || /\r(?!\n)/.test(text));
-  return mixed ? text.replace(/\r\n?/g, '\n') : text;
+  const first = text.indexOf('\r');
+  if (first < 0) return text;
+  let pairs = 0;
+  let breaks = 0;
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) {
+    breaks++;
+    if (text.charCodeAt(at - 1) === 13) pairs++;
+  }
+  const alone = breaks === pairs && !/\r(?!\n)/.test(text.slice(first, first + 100_000));
+  return alone ? text : text.replace(/\r\n?/g, '\n');
 }
 
 /** The separator that parts the first rows into most cells; one that leaves no quotation mark open comes first. */
@@ -50,20 +79,10 @@ export function separatorOf(text: string): Separator {
 
 /** The same for the cells of a worksheet. */
 export function tableOf(rows: readonly (readonly unknown[])[]): Read<TextTable> {
-  const filled: { line: number; cells: string[] }[] = [];
-  for (let i = 0; i < rows.length; i++) {
-    const row = rows[i]!;
-    const cells = new Array<string>(row.length);
-    let empty = true;
-    for (let c = 0; c < row.length; c++) {
-      const text = cellText(row[c]);
-      cells[c] = text;
-      if (text !== '') empty = false;
-    }
-    if (!empty) filled.push({ line: i + 1, cells });
-  }
-  if (filled.length === 0) return unread('the list is empty', 'it has a row of headings and a row for each part');
-  return read({ rows: filled });
+  const filled = rows
+    .map((cells, i) => ({ line: i + 1, cells: cells.map(cellText) }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  return filled.length === 0 ? EMPTY : read({ rows: filled });
 }
 
 function cellText(cell: unknown): string {

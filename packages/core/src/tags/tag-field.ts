@@ -74,6 +74,16 @@ const NO = ['no', 'n', 'false', '0', '', 'nein', 'non'];
 const fine = (value: unknown): FieldRead => ({ value, problem: null, taken: true });
 const EMPTY = fine(null);
 
+/** Words that were read before: a list has the same few a hundred thousand times. */
+const WORDS = new Map<string, Map<string, FieldRead>>();
+
+function remembered(what: string, text: string, read: FieldRead): FieldRead {
+  let words = WORDS.get(what);
+  if (!words) WORDS.set(what, (words = new Map()));
+  if (words.size < 200) words.set(text, read);
+  return read;
+}
+
 /** Typed text as the value of a field of a tag. Emptied, nothing is said of it any more. */
 export function readTagField(field: TagField, text: string, { memories, type }: FieldContext): FieldRead {
   const clean = text.trim();
@@ -81,9 +91,12 @@ export function readTagField(field: TagField, text: string, { memories, type }: 
     read.ok ? fine(read.value) : { value: { typed: clean }, problem: unreadSentence(read), taken: true };
   const word = (words: readonly string[], others: Record<string, string>, what: string): FieldRead => {
     if (clean === '') return EMPTY;
+    const before = WORDS.get(what)?.get(clean);
+    if (before) return before;
     const low = clean.toLowerCase();
     const known = others[low] !== undefined && !words.includes(low) ? read(others[low]) : parseWord(clean, words, what);
-    return known.ok ? fine(known.value) : { value: null, problem: unreadSentence(known), taken: false };
+    if (!known.ok) return { value: null, problem: unreadSentence(known), taken: false };
+    return remembered(what, clean, fine(known.value));
   };
   switch (field) {
     case 'type':
