@@ -51,6 +51,7 @@ const Tools = styled.div`
   }
   > span {
     display: flex;
+    align-items: center;
     gap: ${space[4]}px;
     margin-left: auto;
   }

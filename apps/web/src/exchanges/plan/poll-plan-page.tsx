@@ -21,7 +21,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'brings', title: 'Brings', track: 'minmax(200px, 1fr)' },
 ];
 
-const ms = (value: number): string => value.toFixed(value < 10 ? 2 : value < 100 ? 1 : 0);
+const ms = (value: number): string =>
+  value > 0 && value < 0.1 ? String(Number(value.toPrecision(2))) : value.toFixed(value < 10 ? 2 : value < 100 ? 1 : 0);
 
 /** How a caller asks for all that it reads, in the fewest and shortest requests, and whether its cadence holds. */
 export function PollPlanPage() {
