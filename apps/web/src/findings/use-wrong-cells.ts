@@ -1,4 +1,5 @@
 import type { Finding, Kind } from '@dialoga/core';
+import { useCallback } from 'react';
 import { useChecked } from '../store/checked';
 
 type Findings = Readonly<Record<string, Finding>>;
@@ -23,5 +24,5 @@ function cellsNamed(findings: Findings, kind: Kind): ReadonlySet<string> {
 export function useWrongCells(kind: Kind): (id: string, ...path: string[]) => boolean {
   const { byKey } = useChecked();
   const wrong = cellsNamed(byKey, kind);
-  return (id, ...path) => wrong.has([id, ...path].join(':'));
+  return useCallback((id: string, ...path: string[]) => wrong.has([id, ...path].join(':')), [wrong]);
 }

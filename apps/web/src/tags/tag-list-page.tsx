@@ -9,7 +9,7 @@ import {
   type FieldEdit,
   type TagColumn,
 } from '@dialoga/core';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useGridLink } from '../findings/use-grid-link';
@@ -68,16 +68,34 @@ export function TagListPage() {
   const wrong = useWrongCells('tag');
   const commit = useEdits();
   const [asked, setAsked] = useState(false);
-  const filter = useDeferredValue(search.get('name') ?? '').toLowerCase();
+  const [typed, setTyped] = useState(search.get('name') ?? '');
+  const filter = useDeferredValue(typed).toLowerCase();
+  // The address names what is looked for, a moment after it was typed.
+  const name = useEffectEvent((wanted: string) => {
+    const params = new URLSearchParams(search);
+    if (wanted === (params.get('name') ?? '')) return;
+    if (wanted === '') params.delete('name');
+    else params.set('name', wanted);
+    setSearch(params, { replace: true, state: { own: true } });
+  });
+  useEffect(() => {
+    const timer = setTimeout(() => name(typed), 300);
+    return () => clearTimeout(timer);
+  }, [typed]);
   const station = project.get('station', id);
   const set = shownSet(search);
   const link = useGridLink({ kind: 'tag', fields: COLUMN_SETS[set], onlyThese: true });
   const tags = useMemo(() => childrenOf(project, 'tag', id), [project, id]);
   const columns = useMemo(() => gridColumns(set), [set]);
+  // Made once for all that is filtered from them.
+  const all = useMemo(
+    () => tags.map((tag) => ({ lower: tag.name.toLowerCase(), row: tagRow(project, tag, set, wrong) })),
+    [project, tags, set, wrong],
+  );
   const rows = useMemo(() => {
-    const shown = filter === '' ? tags : tags.filter((tag) => tag.name.toLowerCase().includes(filter));
-    return [...shown.map((tag) => tagRow(project, tag, set, wrong)), newRow(columns.length, 0, 'new tag')];
-  }, [project, tags, set, wrong, filter, columns]);
+    const shown = filter === '' ? all : all.filter(({ lower }) => lower.includes(filter));
+    return [...shown.map(({ row }) => row), newRow(columns.length, 0, 'new tag')];
+  }, [all, filter, columns]);
   if (!station) {
     return (
       <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
@@ -119,13 +137,8 @@ export function TagListPage() {
         <Input
           aria-label="Names that contain"
           placeholder="Names that contain …"
-          value={search.get('name') ?? ''}
-          onChange={(event) => {
-            const params = new URLSearchParams(search);
-            if (event.target.value === '') params.delete('name');
-            else params.set('name', event.target.value);
-            setSearch(params, { replace: true, state: { own: true } });
-          }}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
         />
         <span>
           {maps.map((exchange) => (

@@ -29,7 +29,16 @@ export function tagRow(
       ...(value && 'typed' in value ? { unread: true } : {}),
     };
   };
-  return { id: tag.id, height: 26, cells: COLUMN_SETS[set].map(cellOf) };
+  // Of a hundred thousand rows those on screen are worked out, when they are.
+  let cells: GridRow['cells'] | null = null;
+  return {
+    id: tag.id,
+    height: 26,
+    get cells() {
+      cells ??= COLUMN_SETS[set].map(cellOf);
+      return cells;
+    },
+  };
 }
 
 function originOf(project: Project, tag: Tag): string {
