@@ -79,6 +79,9 @@ test('four meters of 20 registers at 9600 8E1 with 30 ms: about 395 ms a pass, n
       { ...cb, id: `mb${i}`, lane: `lm${i}`, end: 'mb', direction: 'writes', length },
     );
   }
+  // Without the settings of its line nothing is said of its time.
+  const unknown = edited(project, ['port', 'portser', 'serial', '']);
+  expect(pollPlanOf(unknown, unknown.get('exchange', 'm')!)).toBeNull();
   const plan = pollPlanOf(project, project.get('exchange', 'm')!)!;
   expect(plan.devices[0]!.requests).toHaveLength(4);
   expect(plan.pass).toBeCloseTo(395, 0);

@@ -57,7 +57,7 @@ export interface ExchangePlan {
 
 /**
  * How one caller would ask for everything that it reads in this exchange: the fewest and shortest requests for each device
- * and table. Null where the protocol does not read tables, or nobody calls.
+ * and table. Null where the protocol does not read tables, nobody calls, or the settings of the line are not known yet.
  */
 export function pollPlanOf(reader: Reader, exchange: Exchange, callerId?: string): ExchangePlan | null {
   const ends = childrenOf(reader, 'end', exchange.id);
@@ -86,9 +86,11 @@ export function pollPlanOf(reader: Reader, exchange: Exchange, callerId?: string
       group.names[lane.id] = own.name || laneName(reader, lane);
     }
   }
-  const devices = [...groups.values()].map((group): DevicePlan => {
+  const devices: DevicePlan[] = [];
+  for (const group of groups.values()) {
     const unit = group.table === 'coils' || group.table === 'discrete inputs' ? 'bits' : 'registers';
     const cost = requestCost(reader, exchange, caller, unit);
+    if (!cost) return null;
     const requests = pollPlan(group.items, MOST_OF_A_READ[unit], cost).map((request): PlannedRequest => ({
       ...request,
       bytes: unit === 'bits' ? Math.ceil(request.length / 8) : request.length * 2,
@@ -96,8 +98,9 @@ export function pollPlanOf(reader: Reader, exchange: Exchange, callerId?: string
       frame: hex(readRequest(group.table, request.start, request.length)),
     }));
     const spans = group.items.map(({ start, length }) => ({ start, length }));
-    return { caller, device: group.device, table: group.table, unit, requests, spans, names: group.names, cost };
-  });
+    const { device, table, names } = group;
+    devices.push({ caller, device, table, unit, requests, spans, names, cost });
+  }
   const pass = devices.reduce((sum, device) => sum + device.requests.reduce((all, r) => all + r.ms, 0), 0);
   const holds = exchange.cadence === null ? null : pass <= exchange.cadence;
   return { devices, pass, cadence: exchange.cadence, holds, left };

@@ -23,15 +23,21 @@ const ANSWER_HEAD = 2;
 
 /**
  * ms that a read takes for itself and for every unit that it brings: on a serial line characters, silences and the
- * response delay; on Ethernet frames at the network's rate and the delay. Null settings of a line count as 9600 8E1.
+ * response delay; on Ethernet frames at the network's rate and the delay. A delay that is not said counts as none. Null
+ * where the settings of the line are not known: nothing is said of its time then.
  */
-export function requestCost(reader: Reader, exchange: Exchange, caller: End, unit: 'bits' | 'registers'): RequestCost {
+export function requestCost(
+  reader: Reader,
+  exchange: Exchange,
+  caller: End,
+  unit: 'bits' | 'registers',
+): RequestCost | null {
   const delay = exchange.responseDelay ?? 0;
   const bytesPerUnit = unit === 'bits' ? 1 / 8 : 2;
   const port = caller.port ? reader.get('port', caller.port) : undefined;
   if (protocolAt(exchange, caller).framing === 'RTU') {
     const read = parseSerial(port?.serial ?? '');
-    return serialCost(read.ok ? read.value : ASSUMED_LINE, delay, bytesPerUnit);
+    return read.ok ? serialCost(read.value, delay, bytesPerUnit) : null;
   }
   const network = port?.network ? reader.get('network', port.network) : undefined;
   const bitsPerMs = (network?.linkRate ?? ASSUMED_LINK_RATE) * 1000;
@@ -44,8 +50,6 @@ export function requestCost(reader: Reader, exchange: Exchange, caller: End, uni
   ];
   return { perRequest: question + delay + answer, perUnit: (bytesPerUnit * 8) / bitsPerMs, terms, serial: null };
 }
-
-const ASSUMED_LINE: SerialSettings = { rate: 9600, dataBits: 8, parity: 'even', stopBits: 1 };
 
 /** The same on a line with these settings. */
 export function serialCost(settings: SerialSettings, delay: number, bytesPerUnit: number): RequestCost {

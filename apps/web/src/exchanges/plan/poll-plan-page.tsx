@@ -68,8 +68,8 @@ export function PollPlanPage() {
       <Scroll>
         {found === 'none' && (
           <Empty>
-            Nothing is polled here: nobody calls, or its protocol does not read tables of registers and bits by
-            requests.
+            No plan can be made: nobody calls, its protocol does not read tables of registers and bits by requests, or
+            the settings of its line are not known yet.
           </Empty>
         )}
         {plan && plan.devices.length === 0 && (
@@ -83,6 +83,7 @@ export function PollPlanPage() {
                 {plan.holds
                   ? `${ms((plan.cadence ?? 0) - plan.pass)} ms are left in each pass`
                   : `one pass takes ${ms(plan.pass)} ms, ${ms(plan.pass - (plan.cadence ?? 0))} ms too long`}
+                {typeof exchange.responseDelay !== 'number' && '; the response delay is not said, and counted as none'}
               </p>
             </SectionHead>
             {remedies && (

@@ -5,6 +5,8 @@ import { overlappingUsers } from '../../overlapping-users.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import { besideInputs } from '../../../tags/image/beside-inputs.js';
+import { simulatorOf } from '../../../tags/image/simulator-of.js';
+import { placeOf } from '../../../tags/tag-place.js';
 import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';
 
@@ -99,8 +101,11 @@ export const twoWriters: Rule = {
   },
   /** Beside physical inputs: the simulator moves, or the modules do. */
   fixes(finding, reader) {
-    const [area = ''] = finding.message === 'cyclic' ? finding.key.split(' · ').slice(2) : [];
-    const found = reader.get('area', area) ? besideInputs(reader, area) : null;
+    const claim = finding.cells
+      .flatMap(({ kind, id }) => (kind === 'claim' ? (reader.get('claim', id) ?? []) : []))
+      .find(({ id }) => simulatorOf(reader, { of: 'claim', id }) !== null);
+    const place = finding.message === 'cyclic' && claim ? placeOf(reader, claim) : null;
+    const found = place && besideInputs(reader, place.area);
     if (!found?.simulated?.overlaps) return [];
     const { simulated, moveSimulator, moveModules } = found;
     return [
