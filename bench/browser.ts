@@ -3,6 +3,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { Project, writeProject } from '@dialoga/core';
+import { tagGridRows } from './browser-tags.js';
 import { generate } from './generate.js';
 import { middle, type Row } from './row.js';
 import { importProject, startServer, stop, type Server } from './server-process.js';
@@ -26,6 +27,7 @@ export async function browserRows(file: string): Promise<Row[]> {
     const rows = [firstLoadRow(), await demoVerdictRow(page, server)];
     rows.push(...(await largeRows(page, server, id)));
     rows.push(...(await longSheetRows(page, server)));
+    rows.push(...(await tagGridRows(page, server)));
     return rows;
   } finally {
     await browser.close();

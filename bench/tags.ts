@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import {
+  BECOMES,
   importChanges,
   matchNames,
   planImport,
@@ -22,7 +23,9 @@ function controller(): Project {
   const profile: Profile = {
     ...{ id: 'profile', order: 1, name: 'Words', layout: {}, limits: {}, words: {} },
     nameRule: { caseMatters: false, source: 'the bench' },
-    views: { w: { order: 1, name: 'words', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 } },
+    views: {
+      w: { order: 1, name: 'words', notation: 'iec elements', areaKind: 'memory', prefix: 'M', unit: 16, first: 0 },
+    },
   };
   const station: Station = { id: 's', order: 1, name: 'S', roles: ['controller'], profile: 'profile', party: 'own' };
   const area: Area = {
@@ -56,6 +59,15 @@ function listOf(text: string): TagList {
   return list.value;
 }
 
+/** The bare parser and the work on the same text, turn and turn about: a slow moment of the machine meets both. */
+function besideParser(text: string, work: () => void): [parser: number, work: number] {
+  const pairs = Array.from({ length: 9 }, () => [
+    timed(() => void Papa.parse(text, { delimiter: ';' })),
+    timed(work),
+  ]) as [number, number][];
+  return [middle(pairs.map(([a]) => a)), middle(pairs.map(([, b]) => b))];
+}
+
 /** Lists of tags: read, compared, laid face to face, and asked for in as few requests as can be. */
 export function tagRows(): Row[] {
   const rows: Row[] = [];
@@ -63,11 +75,8 @@ export function tagRows(): Row[] {
   const newId = () => `x${++next}`;
   const first = controller();
   const text = csv(false);
-  const parser = middle(Array.from({ length: 5 }, () => timed(() => void Papa.parse(text, { delimiter: ';' }))));
   let plan = planImport(first, 's', listOf(text), newId);
-  const fresh = middle(
-    Array.from({ length: 5 }, () => timed(() => void (plan = planImport(first, 's', listOf(text), newId)))),
-  );
+  const [parser, fresh] = besideParser(text, () => void (plan = planImport(first, 's', listOf(text), newId)));
   rows.push({
     work: `a CSV of ${ROWS} tags read, typed, compared with none and previewed; the bare parser ${parser.toFixed(0)} ms`,
     figure: `${fresh.toFixed(0)} ms, ${(fresh / parser).toFixed(2)} × the parser`,
@@ -75,7 +84,7 @@ export function tagRows(): Row[] {
     met: fresh / parser <= 3,
   });
   const source = { file: 'a.csv', format: 'CSV', at: '2026-01-01T00:00:00Z', saved: null, understood: '' } as const;
-  const changes = importChanges(first, 's', plan, source, { without: new Set(), drop: false }, newId());
+  const changes = importChanges(first, 's', listOf(text), plan, source, { without: new Set(), drop: false }, newId);
   const known = Project.of({
     project: [...first.all('project')],
     profile: [...first.all('profile')],
@@ -85,14 +94,12 @@ export function tagRows(): Row[] {
     tag: changes.filter((c) => c.kind === 'tag').map((c) => c.after as never),
   });
   const newer = csv(true);
-  const again = middle(
-    Array.from({ length: 5 }, () => timed(() => void (plan = planImport(known, 's', listOf(newer), newId)))),
-  );
+  const [bare, again] = besideParser(newer, () => void (plan = planImport(known, 's', listOf(newer), newId)));
   rows.push({
-    work: `the next file of as many, compared with the ${ROWS} that are there; ${plan.rows.filter((r) => r.what === 'changed').length} changed`,
-    figure: `${again.toFixed(0)} ms, ${(again / parser).toFixed(2)} × the parser`,
+    work: `the next file of as many, compared with the ${ROWS} that are there; ${plan.becomes.filter((what) => BECOMES[what] === 'changed').length} changed`,
+    figure: `${again.toFixed(0)} ms, ${(again / bare).toFixed(2)} × the parser`,
     aim: 'at most 3 ×',
-    met: again / parser <= 3,
+    met: again / bare <= 3,
   });
 
   const left = Array.from({ length: 10_000 }, (_, i) => ({ id: `l${i}`, name: `Hall_${i % 89}_Drive_${i}_Ready` }));

@@ -187,6 +187,8 @@ export * from './tags/scaling.js';
 export * from './tags/tag-field.js';
 export * from './tags/import/export-tags.js';
 export * from './tags/import/plan-import.js';
+export * from './tags/import/import-changes.js';
+export * from './tags/import/read-row.js';
 export * from './exchange/poll-plan-of.js';
 export * from './exchange/poll-remedies.js';
 export * from './lane/places-of.js';

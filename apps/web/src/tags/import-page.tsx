@@ -1,19 +1,16 @@
 import {
+  BECOMES,
   columnsText,
-  DECIMALS,
-  ENCODINGS,
+  fieldsOf,
   importChanges,
   lastImport,
-  SEPARATORS,
-  TAG_COLUMNS,
-  TAG_HEADINGS,
   unreadSentence,
-  type Decimal,
-  type Encoding,
+  type Becomes,
+  type Chosen,
   type ImportPlan,
-  type Separator,
-  type TagColumnName,
+  type TagList,
 } from '@dialoga/core';
+import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -24,12 +21,13 @@ import { edit } from '../store/editing';
 import { newId } from '../store/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { BoxButton, Empty, PageTitle, Section, SectionHead, Select } from '../theme/parts';
+import { BoxButton, Empty, PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import { openTagFile, type TagFile } from '../worker/tag-file';
 import type { FileChoice, FileRead } from '../worker/tag-file.worker';
 import { hasOwnAddresses } from './own-addresses';
+import { ColumnChoices, Understood } from './file-understood';
 import { IMPORT_COLUMNS, importRows, planWords } from './import-rows';
 
 const Row = styled.div`
@@ -50,30 +48,13 @@ const Row = styled.div`
   }
 `;
 
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: ${space[2]}px ${space[4]}px;
-  padding-top: ${space[3]}px;
-  label {
-    display: grid;
-    grid-template-columns: 76px minmax(0, 1fr);
-    align-items: center;
-    color: ${colour.ink2};
-    font-size: ${size.data}px;
-  }
-  select {
-    width: 100%;
-    min-width: 0;
-  }
-`;
-
 const Drop = styled.div<{ $over: boolean }>`
   border: 1px ${({ $over }) => ($over ? 'solid' : 'dashed')} ${colour.edge};
   padding: ${space[4]}px;
 `;
 
-const SEPARATOR_WORDS: Record<Separator, string> = { '\t': 'tabs', ';': 'semicolons', ',': 'commas', '|': 'bars' };
+const TAKEN: readonly Becomes[] = ['added', 'changed', 'unchanged'];
+const counted = (n: number) => n.toLocaleString('en');
 
 /** A file of tags: how it was understood, what it would do, and taken in as one step or not at all. */
 export function ImportPage() {
@@ -82,6 +63,8 @@ export function ImportPage() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [file, setFile] = useState<TagFile | null>(null);
+  /** the worker has it, and it can be read */
+  const [open, setOpen] = useState(false);
   const [busy, setBusy] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [choice, setChoice] = useState<Omit<FileChoice, 'ownAddresses' | 'remembered'>>({});
@@ -94,41 +77,65 @@ export function ImportPage() {
   const ownAddresses = hasOwnAddresses(project, id);
   const last = useMemo(() => lastImport(project, id), [project, id]);
 
-  async function bringIn(chosen: File | undefined) {
+  function bringIn(chosen: File | undefined) {
     if (!chosen) return;
-    file?.close();
-    setRead(null);
-    setPlan(null);
+    giveUp();
     setChoice({});
     setWithout(new Set());
-    setProblem(null);
     setBusy(`reading ${chosen.name}`);
-    const opened = await openTagFile(chosen);
+    setFile(openTagFile(chosen));
+  }
+  function giveUp() {
+    setFile(null);
+    setOpen(false);
+    setRead(null);
+    setPlan(null);
     setBusy('');
-    if (typeof opened === 'string') setProblem(opened);
-    else setFile(opened);
+    setProblem(null);
   }
   // The worker of the file ends with the page, or with another file.
-  useEffect(() => () => file?.close(), [file]);
   useEffect(() => {
     if (!file) return;
     let current = true;
-    const remembered = last?.understood;
-    void file
-      .read({ ...choice, ownAddresses, ...(remembered && !choice.columns ? { remembered } : {}) })
-      .then((next) => {
-        if (current) setRead(next);
-      });
+    void file.opened.then((refused) => {
+      if (!current) return;
+      setOpen(refused === null);
+      setProblem(refused);
+      if (refused === null) return;
+      setBusy('');
+      setFile(null);
+    });
+    return () => {
+      current = false;
+      file.close();
+    };
+  }, [file]);
+  useEffect(() => {
+    if (!file || !open) return;
+    let current = true;
+    const remembered = choice.columns ? undefined : last?.understood;
+    const tell = (rows: number) => current && setBusy(`reading ${file.name}, ${counted(rows)} rows`);
+    void file.read({ ...choice, ownAddresses, ...(remembered ? { remembered } : {}) }, tell).then((next) => {
+      if (!current) return;
+      setBusy('');
+      setRead(next);
+    });
     return () => {
       current = false;
     };
-  }, [file, choice, ownAddresses, last]);
+  }, [file, open, choice, ownAddresses, last]);
   useEffect(() => {
     if (!read?.list.ok) return;
     let current = true;
+    const tell = (done: number, all: number) =>
+      current && setBusy(done < all ? `comparing, ${counted(done)} of ${counted(all)} rows` : '');
     void checker()
-      .planTags(id, read.list.value)
-      .then((next) => current && setPlan(next));
+      .planTags(id, read.list.value, proxy(tell))
+      .then((next) => {
+        if (!current) return;
+        setBusy('');
+        setPlan(next);
+      });
     return () => {
       current = false;
     };
@@ -139,31 +146,20 @@ export function ImportPage() {
       <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
     );
   }
-  function giveUp() {
-    file?.close();
-    setFile(null);
-    setRead(null);
-    setPlan(null);
-    setBusy('');
-  }
   function take() {
-    if (!plan || !file || !read) return;
+    if (!plan || !file || !read?.list.ok) return;
     const source = {
       ...{ file: file.name, format: read.format, at: new Date().toISOString(), saved: file.saved },
       understood: read.table ? columnsText(read.table.columns) : '',
     };
-    const changes = importChanges(project, id, plan, source, { without, drop }, newId());
-    const words = planWords(plan, { without, drop });
+    const changes = importChanges(project, id, read.list.value, plan, source, { without, drop }, newId);
+    const words = planWords(read.list.value, plan, { without, drop });
     if (dispatch(edit(`Bring in ${file.name}: ${words}`, changes)) !== null) return;
     dispatch(projectSlice.actions.noticed(`Taken in: ${words}. One undo takes it back.`));
     void navigate(`/p/${projectId}/tags/${id}`);
   }
-  const toggle = (line: number) => {
-    const next = new Set(without);
-    if (!next.delete(line)) next.add(line);
-    setWithout(next);
-  };
-  const shown = read?.list.ok ? plan : null;
+  const list = read?.list.ok ? read.list.value : null;
+  const shown = list && plan?.becomes.length === list.rows.length ? { list, plan } : null;
   return (
     <>
       <PageTitle>
@@ -181,13 +177,13 @@ export function ImportPage() {
           onDrop={(event) => {
             event.preventDefault();
             setOver(false);
-            void bringIn(event.dataTransfer.files[0]);
+            bringIn(event.dataTransfer.files[0]);
           }}
         >
           <Row>
             <FileTrigger
               acceptedFileTypes={['.csv', '.tsv', '.txt', '.xlsx', '.xml', '.st', '.iec', '.exp']}
-              onSelect={(files) => void bringIn(files?.[0])}
+              onSelect={(files) => bringIn(files?.[0])}
             >
               <BoxButton autoFocus>{file ? 'Another file …' : 'Choose a file …'}</BoxButton>
             </FileTrigger>
@@ -228,125 +224,54 @@ export function ImportPage() {
         <>
           <Section aria-label="What would come of it">
             <SectionHead>
-              <h2>{planWords(shown, { without, drop })}</h2>
+              <h2>{planWords(shown.list, shown.plan, { without, drop })}</h2>
               <p>
                 {read!.table && read!.table.twice.length > 0 && `${read!.table.twice.join(', ')} is a heading twice; `}
-                {shown.structures.length > 0 && `brings ${shown.structures.map((s) => s.name).join(', ')}; `}
-                {shown.fields.length === 0 && 'only names were found in it'}
+                {shown.plan.structures.length > 0 && `brings ${shown.plan.structures.map((s) => s.name).join(', ')}; `}
+                {fieldsOf(shown.list).length === 0 && 'only names were found in it'}
               </p>
               <span style={{ marginLeft: 'auto' }}>
                 <Row>
-                  {shown.gone.length > 0 && (
+                  {shown.plan.gone.length > 0 && (
                     <label>
                       <input type="checkbox" checked={drop} onChange={() => setDrop(!drop)} />
-                      drop the {shown.gone.length} that it no longer has
+                      drop the {shown.plan.gone.length} that it no longer has
                     </label>
                   )}
-                  <BoxButton onPress={take} isDisabled={shown.rows.every((row) => !row.tag)}>
+                  <BoxButton
+                    onPress={take}
+                    isDisabled={!shown.plan.becomes.some((code) => TAKEN.includes(BECOMES[code]!))}
+                  >
                     Take it in
                   </BoxButton>
                 </Row>
               </span>
             </SectionHead>
           </Section>
-          <Grid
-            label="What becomes of each tag"
-            main
-            columns={IMPORT_COLUMNS}
-            rows={importRows(project, shown, { without, drop }, toggle)}
-            onEdit={() => undefined}
-          />
+          <PlanGrid station={id} {...shown} without={without} drop={drop} onToggle={setWithout} />
         </>
       )}
     </>
   );
 }
 
-function Understood({ read, onChoose }: { read: FileRead; onChoose: (choice: Partial<FileChoice>) => void }) {
-  return (
-    <>
-      <strong>{read.format}</strong>
-      {read.sheets.length > 1 && (
-        <label>
-          sheet
-          <Select value={read.sheet} onChange={(e) => onChoose({ sheet: Number(e.target.value), columns: undefined })}>
-            {read.sheets.map((name, i) => (
-              <option key={name} value={i}>
-                {name}
-              </option>
-            ))}
-          </Select>
-        </label>
-      )}
-      {read.encoding && (
-        <label>
-          encoding
-          <Select value={read.encoding} onChange={(e) => onChoose({ encoding: e.target.value as Encoding })}>
-            {ENCODINGS.map((encoding) => (
-              <option key={encoding}>{encoding}</option>
-            ))}
-          </Select>
-        </label>
-      )}
-      {read.separator && (
-        <label>
-          separated by
-          <Select
-            value={read.separator}
-            onChange={(e) => onChoose({ separator: e.target.value as Separator, columns: undefined })}
-          >
-            {SEPARATORS.map((separator) => (
-              <option key={separator} value={separator}>
-                {SEPARATOR_WORDS[separator]}
-              </option>
-            ))}
-          </Select>
-        </label>
-      )}
-      {read.decimal && (
-        <label>
-          decimal
-          <Select value={read.decimal} onChange={(e) => onChoose({ decimal: e.target.value as Decimal })}>
-            {DECIMALS.map((decimal) => (
-              <option key={decimal}>{decimal}</option>
-            ))}
-          </Select>
-        </label>
-      )}
-    </>
-  );
+interface PlanProps extends Chosen {
+  station: string;
+  list: TagList;
+  plan: ImportPlan;
+  onToggle: (without: ReadonlySet<number>) => void;
 }
 
-interface ColumnsProps {
-  read: FileRead;
-  onChoose: (column: TagColumnName, at: number | undefined) => void;
-}
-
-/** Which column of the file holds what, each with what stands in it first. */
-function ColumnChoices({ read, onChoose }: ColumnsProps) {
-  const { headings, columns, rows } = read.table!;
-  return (
-    <Columns role="group" aria-label="Columns of the file">
-      {TAG_COLUMNS.map((column) => (
-        <label key={column}>
-          {TAG_HEADINGS[column]}
-          <Select
-            value={columns[column] ?? ''}
-            onChange={(event) => onChoose(column, event.target.value === '' ? undefined : Number(event.target.value))}
-          >
-            <option value="">not in the file</option>
-            {headings.map((heading, i) => {
-              const sample = rows.find((row) => (row[i] ?? '') !== '')?.[i];
-              return (
-                <option key={i} value={i}>
-                  {heading || `column ${i + 1}`}
-                  {sample ? `: ${sample.slice(0, 24)}` : ''}
-                </option>
-              );
-            })}
-          </Select>
-        </label>
-      ))}
-    </Columns>
-  );
+/** Row by row what would become of it, each to be taken or left. */
+function PlanGrid({ station, list, plan, without, drop, onToggle }: PlanProps) {
+  const project = useStateOf((s) => s.project.project)!;
+  const rows = useMemo(() => {
+    const toggle = (line: number) => {
+      const next = new Set(without);
+      if (!next.delete(line)) next.add(line);
+      onToggle(next);
+    };
+    return importRows(project, station, list, plan, { without, drop }, toggle);
+  }, [project, station, list, plan, without, drop, onToggle]);
+  return <Grid label="What becomes of each tag" main columns={IMPORT_COLUMNS} rows={rows} onEdit={() => undefined} />;
 }

@@ -1,4 +1,18 @@
-import { tagFieldText, type Chosen, type ImportPlan, type PlannedTag, type Project, type Tag } from '@dialoga/core';
+import {
+  BECOMES,
+  nameKey,
+  plannedTag,
+  rowContext,
+  tagFieldText,
+  tagOfRow,
+  type Becomes,
+  type Chosen,
+  type ImportPlan,
+  type PlannedTag,
+  type Project,
+  type Tag,
+  type TagList,
+} from '@dialoga/core';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
 
 export const IMPORT_COLUMNS: readonly GridColumn[] = [
@@ -12,17 +26,27 @@ export const IMPORT_COLUMNS: readonly GridColumn[] = [
   { id: 'why', title: 'What differs, or why not', track: 'minmax(200px, 2fr)' },
 ];
 
+/** How many rows become what, of those that are not left out; `aside` are those that are. */
+function counts(list: TagList, plan: ImportPlan, without: ReadonlySet<number>) {
+  const of: Record<Becomes, number> = { empty: 0, 'not taken': 0, added: 0, changed: 0, unchanged: 0 };
+  let aside = 0;
+  plan.becomes.forEach((code, i) => {
+    const what = BECOMES[code]!;
+    if (!without.has(list.rows[i]!.line)) of[what]++;
+    else if (what === 'added' || what === 'changed') aside++;
+  });
+  return { of, aside };
+}
+
 /** `12 added, 4 changed, 2 dropped, 30 unchanged` of what was chosen. */
-export function planWords(plan: ImportPlan, { without, drop }: Chosen): string {
-  const count = (what: PlannedTag['what']) =>
-    plan.rows.filter((row) => row.what === what && !without.has(row.line)).length;
-  const aside = plan.rows.filter((row) => row.tag && row.what !== 'unchanged' && without.has(row.line)).length;
-  const refused = plan.rows.filter((row) => !row.tag).length + plan.faults.length;
+export function planWords(list: TagList, plan: ImportPlan, { without, drop }: Chosen): string {
+  const { of, aside } = counts(list, plan, without);
+  const refused = of['not taken'] + plan.faults.length;
   return [
-    `${count('added')} added`,
-    `${count('changed')} changed`,
+    `${of.added} added`,
+    `${of.changed} changed`,
     plan.gone.length > 0 ? `${drop ? plan.gone.length : 0} dropped` : '',
-    `${count('unchanged')} unchanged`,
+    `${of.unchanged} unchanged`,
     aside > 0 ? `${aside} left out` : '',
     refused > 0 ? `${refused} cannot be taken` : '',
   ]
@@ -30,25 +54,25 @@ export function planWords(plan: ImportPlan, { without, drop }: Chosen): string {
     .join(', ');
 }
 
+/** What a row stands for in the order of the list: what touches something bound first, then what cannot be taken. */
+function rankOf(what: Becomes, bound: boolean, problem: boolean): number {
+  if (what === 'not taken') return 1;
+  if (what === 'changed') return bound ? 0 : 3;
+  return problem ? 2 : what === 'added' ? 4 : 5;
+}
+const RANKS = 6;
+const NO_TAG = { id: '', order: 0, type: null, place: null };
+
 /** What touches something bound comes first, then what cannot be taken, what goes, changes and comes; the rest last. */
 export function importRows(
   project: Project,
+  station: string,
+  list: TagList,
   plan: ImportPlan,
   { without, drop }: Chosen,
   toggle: (line: number) => void,
 ): GridRow[] {
-  const rank = (row: PlannedTag) =>
-    !row.tag
-      ? 1
-      : row.what === 'changed'
-        ? row.bound.length > 0
-          ? 0
-          : 3
-        : row.problem
-          ? 2
-          : row.what === 'added'
-            ? 4
-            : 5;
+  const context = rowContext(project, station, list, plan.structures);
   const text = (value: string, more: Partial<GridCell> = {}): GridCell => ({ text: value, ...more });
   const places = (tag: Tag) =>
     [tagFieldText(project, tag, 'place'), tag.asks ?? ''].filter((t) => t !== '').join(' · ');
@@ -80,32 +104,46 @@ export function importRows(
       text(`${found}; ${expected}`, { differs: true }),
     ],
   }));
-  const rowFor = (row: PlannedTag): GridRow => {
+  const cellsOf = (planned: PlannedTag): GridCell[] => {
+    const { row, name, what, bound, differs, problem } = planned;
     const out = without.has(row.line);
-    const quiet = out || row.what === 'unchanged';
-    const changes = row.tag !== null && row.what !== 'unchanged';
+    const quiet = out || what === 'unchanged';
+    const changes = what === 'added' || what === 'changed';
+    const [known] = project.referrers('tag', nameKey(station, name));
+    const base = project.get('tag', planned.known ?? known ?? '') ?? { ...NO_TAG, station, name };
+    const tag = what === 'not taken' ? null : tagOfRow(context, planned, base);
+    return [
+      text(String(row.line), { right: true, muted: true }),
+      text(changes ? (out ? 'no' : 'yes') : '', {
+        ...(changes ? { action: { label: `${out ? 'Take' : 'Leave out'} ${name}`, run: () => toggle(row.line) } } : {}),
+      }),
+      text(out ? 'left out' : what, { muted: quiet }),
+      text(name, { muted: quiet }),
+      text(tag ? tagFieldText(project, tag, 'type') : '', { mono: true, muted: quiet }),
+      text(tag ? places(tag) : '', { mono: true, muted: quiet }),
+      text(bound.join(' · '), { differs: bound.length > 0 && !out }),
+      text([...differs, problem].filter((t) => t !== null).join('; '), { differs: problem !== null }),
+    ];
+  };
+  // Of a hundred thousand rows those on screen are worked out, when they are.
+  const rowFor = (at: number): GridRow => {
+    let cells: GridCell[] | null = null;
     return {
-      id: `row ${row.line} ${row.name}`,
+      id: `row ${list.rows[at]!.line}`,
       height: 22,
-      cells: [
-        text(String(row.line), { right: true, muted: true }),
-        text(changes ? (out ? 'no' : 'yes') : '', {
-          ...(changes
-            ? { action: { label: `${out ? 'Take' : 'Leave out'} ${row.name}`, run: () => toggle(row.line) } }
-            : {}),
-        }),
-        text(out ? 'left out' : row.what, { muted: quiet }),
-        text(row.name, { muted: quiet }),
-        text(row.tag ? tagFieldText(project, row.tag, 'type') : '', { mono: true, muted: quiet }),
-        text(row.tag ? places(row.tag) : '', { mono: true, muted: quiet }),
-        text(row.bound.join(' · '), { differs: row.bound.length > 0 && !out }),
-        text([...row.differs, row.problem].filter((t) => t !== null).join('; '), { differs: row.problem !== null }),
-      ],
+      get cells() {
+        return (cells ??= cellsOf(plannedTag(list, plan, at)));
+      },
     };
   };
-  const sorted = [...plan.rows].sort((a, b) => rank(a) - rank(b) || a.line - b.line);
+  const ranked = Array.from({ length: RANKS }, (): GridRow[] => []);
+  plan.becomes.forEach((code, at) => {
+    const what = BECOMES[code]!;
+    if (what === 'empty') return;
+    const detail = plan.details.get(at);
+    ranked[rankOf(what, (detail?.bound.length ?? 0) > 0, (detail?.problem ?? null) !== null)]!.push(rowFor(at));
+  });
   const boundGone = gone.filter((_, i) => plan.gone[i]!.bound.length > 0);
   const otherGone = gone.filter((_, i) => plan.gone[i]!.bound.length === 0);
-  const first = sorted.filter((row) => rank(row) === 0).map(rowFor);
-  return [...boundGone, ...first, ...faults, ...otherGone, ...sorted.filter((row) => rank(row) > 0).map(rowFor)];
+  return [...boundGone, ...ranked[0]!, ...faults, ...otherGone, ...ranked.slice(1).flat()];
 }

@@ -87,6 +87,10 @@ export function TagListPage() {
   const link = useGridLink({ kind: 'tag', fields: COLUMN_SETS[set], onlyThese: true });
   const tags = useMemo(() => childrenOf(project, 'tag', id), [project, id]);
   const columns = useMemo(() => gridColumns(set), [set]);
+  const points = useMemo(
+    () => (station && asksForTags(project, station) ? pointsOf(project, station) : null),
+    [project, station],
+  );
   // Made once for all that is filtered from them.
   const all = useMemo(
     () => tags.map((tag) => ({ lower: tag.name.toLowerCase(), row: tagRow(project, tag, set, wrong) })),
@@ -103,7 +107,6 @@ export function TagListPage() {
   }
   const to = (path: string) => `/p/${projectId}/${path}`;
   const maps = tagMapsOf(project, id);
-  const points = pointsOf(project, station);
 
   function edit({ row, column, text }: CellEdit): FieldEdit[] {
     const field = COLUMN_SETS[set][column];
@@ -123,8 +126,7 @@ export function TagListPage() {
         <h1>Tags of {station.name}</h1>
         <p>
           {tags.length === 1 ? '1 tag' : `${tags.length} tags`}
-          {asksForTags(project, station) &&
-            `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
+          {points && `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
           {filter !== '' && `, ${rows.length - 1} with “${filter}” in their name`}
         </p>
       </PageTitle>

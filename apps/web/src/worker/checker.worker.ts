@@ -108,8 +108,8 @@ const checker = {
     return find({ project, findings: findings.values(), usesIn: (area) => engine!.usesIn(area) }, query);
   },
   /** What a list of tags would do to a station; ids of what would be new are made here. */
-  planTags(station: string, list: TagList): ImportPlan | null {
-    return project && planImport(project, station, list, newId);
+  planTags(station: string, list: TagList, progress: (done: number, all: number) => void): ImportPlan | null {
+    return project && planImport(project, station, list, newId, progress);
   },
   /** The tags of two ends face to face. */
   reconcile(exchange: string, asking: string, asked: string, by: Binding): Reconciled | null {

@@ -79,7 +79,7 @@ const reader = {
       return `${name} is no workbook that can be read; save it as XLSX or as CSV, and bring that in`;
     }
   },
-  read(choice: FileChoice): FileRead | null {
+  read(choice: FileChoice, progress: (rows: number) => void): FileRead | null {
     if (!file) return null;
     const nothing = { encoding: null, separator: null, decimal: null, sheets: [], sheet: 0, table: null };
     if (file.sheets) {
@@ -94,10 +94,15 @@ const reader = {
     if (head.startsWith('<')) return { ...nothing, format: 'PLCopen XML', encoding, list: readPlcopen(text) };
     if (/\b(VAR_GLOBAL|END_VAR|END_TYPE)\b/i.test(text.slice(0, 200_000))) {
       if (text.includes('\u0000')) return { ...nothing, format: 'IEC 61131-3 text', encoding, list: NULLS };
-      return { ...nothing, format: 'IEC 61131-3 text', encoding, list: { ok: true, value: readIecText(text) } };
+      return {
+        ...nothing,
+        format: 'IEC 61131-3 text',
+        encoding,
+        list: { ok: true, value: readIecText(text, progress) },
+      };
     }
-    const separator = choice.separator ?? separatorOf(text.slice(0, 100_000));
-    return { ...nothing, format: 'CSV', encoding, separator, ...ofTable(readTable(text, separator), choice) };
+    const separator = choice.separator ?? separatorOf(text);
+    return { ...nothing, format: 'CSV', encoding, separator, ...ofTable(readTable(text, separator, progress), choice) };
   },
 };
 

@@ -1,13 +1,17 @@
 import Papa from 'papaparse';
 import { read, unread, type Read } from '../address/result.js';
-import { MOST_TAGS, TAG_FIELDS, type ListedTag, type TagField, type TagList } from './tag-list.js';
-import { withPoint, type Decimal } from './decimal.js';
+import {
+  MOST_TAGS,
+  TAG_COLUMNS,
+  TAG_FIELDS,
+  type ListedTag,
+  type TagColumnName,
+  type TagColumns,
+  type TagField,
+  type TagList,
+} from './tag-list.js';
+import type { Decimal } from './decimal.js';
 import type { TextTable } from './text-table.js';
-
-export const TAG_COLUMNS = ['name', ...TAG_FIELDS] as const;
-export type TagColumnName = (typeof TAG_COLUMNS)[number];
-/** Which cell of a row holds what. */
-export type TagColumns = Partial<Record<TagColumnName, number>>;
 
 /** The heading of each column as it is written. */
 export const TAG_HEADINGS: Record<TagColumnName, string> = {
@@ -90,20 +94,10 @@ export function tableTags(
   columns: TagColumns,
   decimal: Decimal = 'point',
 ): Read<TagList> {
-  const { name: nameAt } = columns;
-  if (nameAt === undefined) return unread('no column holds the names', 'choose the column of the name');
-  const rows = table.rows.length - heading - 1;
-  if (rows > MOST_TAGS) return unread(`${rows} rows`, `a list has at most ${MOST_TAGS} tags`);
-  const fields = TAG_FIELDS.filter((field) => columns[field] !== undefined);
-  const tags: ListedTag[] = [];
-  for (let i = heading + 1; i < table.rows.length; i++) {
-    const { line, cells } = table.rows[i]!;
-    const says: ListedTag['says'] = {};
-    for (const field of fields) says[field] = cells[columns[field]!] ?? '';
-    if (says.scaling) says.scaling = withPoint(says.scaling, decimal);
-    tags.push({ line, name: cells[nameAt] ?? '', says });
-  }
-  return read({ tags, structures: [], faults: [], fields });
+  if (columns.name === undefined) return unread('no column holds the names', 'choose the column of the name');
+  const rows = table.rows.slice(heading + 1);
+  if (rows.length > MOST_TAGS) return unread(`${rows.length} rows`, `a list has at most ${MOST_TAGS} tags`);
+  return read({ rows, columns, decimal, structures: [], faults: [] });
 }
 
 /** Rows of text: a row of headings, then one for each tag. The inverse of `tableTags`. */

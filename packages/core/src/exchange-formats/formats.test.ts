@@ -4,7 +4,7 @@ import { zipSync } from 'fflate';
 import { columnsText, readColumns, tableTags, tagRows, understandTable, writeCsv } from './csv-tags.js';
 import { readIecText, writeIecText } from './iec-text.js';
 import { readPlcopen } from './plcopen-xml.js';
-import type { ListedTag, TagList } from './tag-list.js';
+import { listedTags, type ListedTag, type TagList } from './tag-list.js';
 import { encodingOf, textIn } from './text-of-bytes.js';
 import { readTable } from './text-table.js';
 import { workbookSize } from './workbook-size.js';
@@ -12,7 +12,7 @@ import { writePlcopen } from './write-plcopen.js';
 import { xmlShape } from './xml-shape.js';
 
 const says = (list: TagList) =>
-  list.tags.map((t) => [t.name, t.says.type, t.says.place, t.says.program, t.says.comment]);
+  listedTags(list).map((t) => [t.name, t.says.type, t.says.place, t.says.program, t.says.comment]);
 
 // [published: IEC 61131-3, declaration of variables, examples of direct addresses and arrays] [from memory]
 const DECLARED = `
@@ -48,7 +48,7 @@ test('declarations of IEC 61131-3: names in a row, addresses, arrays, comments, 
     ['P1', 'Pump', '', '', ''],
     ['Local1', 'BOOL', '%QX2.3', 'Main', ''],
   ]);
-  expect(list.tags.map((t) => t.line)).toEqual([11, 11, 12, 14, 15, 19]);
+  expect(list.rows.map((t) => t.line)).toEqual([11, 11, 12, 14, 15, 19]);
   expect(list.structures).toMatchObject([
     {
       name: 'Pump',
@@ -62,7 +62,7 @@ test('declarations of IEC 61131-3: names in a row, addresses, arrays, comments, 
 
 test('a declaration that cannot be read is told with its line, and the next are read', () => {
   const list = readIecText('VAR_GLOBAL\nA : INT;\nB INT;\nC AT MW3 : INT;\nD : INT\nE : BOOL;\nF : BOOL;\n');
-  expect(list.tags.map((t) => t.name)).toEqual(['A', 'F']);
+  expect(listedTags(list).map((t) => t.name)).toEqual(['A', 'F']);
   expect(list.faults).toEqual([
     { line: 3, found: '“INT”', expected: 'a colon and a type after the name' },
     { line: 4, found: '“MW3”', expected: 'a direct address after AT, as %MW100' },
@@ -104,7 +104,7 @@ test('what is written in either format is read back as it was: the two hold the 
       if (!xml.ok) throw new Error(xml.found);
       for (const list of [text, xml.value]) {
         expect(list.faults).toEqual([]);
-        expect(inOrder(list.tags)).toEqual(expected);
+        expect(inOrder(listedTags(list))).toEqual(expected);
         expect(list.structures).toMatchObject([
           { name: 'Pump', members: [{ name: 'Speed', type: 'INT', comment: 'rpm' }] },
         ]);
@@ -134,7 +134,7 @@ test('headings in any order and language, told by their words; what stands twice
   const found = understandTable(table.value);
   expect(found.columns).toEqual({ comment: 0, place: 1, name: 2, type: 3, unit: 4 });
   const list = tableTags(table.value, found, found.columns);
-  expect(list.ok && list.value.tags).toEqual([
+  expect(list.ok && listedTags(list.value)).toEqual([
     { line: 2, name: 'Door', says: { type: 'INT', place: '%MW4', unit: 'mm', comment: 'Tür; links' } },
   ]);
   const twice = readTable('Name;Type;name\nA;INT;B');
@@ -142,6 +142,21 @@ test('headings in any order and language, told by their words; what stands twice
   const bare = readTable('A;INT\nB;INT');
   expect(bare.ok && understandTable(bare.value)).toMatchObject({ heading: -1, headings: ['column 1', 'column 2'] });
   expect(readColumns(columnsText(found.columns))).toEqual(found.columns);
+});
+
+test('a long list is read piece by piece as it is read at once, and told how far it is', () => {
+  const row = (i: number) => `Point_${i};INT;"says ""${i}"";\nin two lines";${'x'.repeat(i % 40)}`;
+  const text = Array.from({ length: 50_000 }, (_, i) => row(i)).join('\r\n');
+  const told: number[] = [];
+  const whole = readTable(text, ';');
+  expect(readTable(text, ';', (rows) => void told.push(rows))).toEqual(whole);
+  expect(whole.ok && whole.value.rows.length).toBe(50_000);
+  expect(told.length).toBeGreaterThan(1);
+  expect(told.at(-1)).toBe(50_000);
+  expect(readTable(`${text}\r\nLast;"open`, ';', () => undefined)).toMatchObject({
+    ok: false,
+    found: expect.stringContaining('a quotation mark is not closed') as string,
+  });
 });
 
 test('line ends of several systems in one file; a heading twice; null bytes', () => {

@@ -1,6 +1,14 @@
 import { declaredType } from './declared-type.js';
 import { IecTokens, type Token } from './iec-tokens.js';
-import { MOST_TAGS, type FileFault, type ListedStructure, type ListedTag, type TagList } from './tag-list.js';
+import {
+  listOfTags,
+  MOST_TAGS,
+  type FileFault,
+  type ListedStructure,
+  type ListedTag,
+  type TagList,
+  type TagTexts,
+} from './tag-list.js';
 
 const SECTIONS = ['VAR', 'VAR_GLOBAL', 'VAR_EXTERNAL', 'VAR_INPUT', 'VAR_OUTPUT', 'VAR_IN_OUT', 'VAR_TEMP'];
 const QUALIFIERS = ['RETAIN', 'NON_RETAIN', 'CONSTANT', 'PERSISTENT'];
@@ -11,7 +19,7 @@ const QUALIFIERS = ['RETAIN', 'NON_RETAIN', 'CONSTANT', 'PERSISTENT'];
  * its line, and reading goes on with the next declaration.
  * [published: IEC 61131-3, declaration of variables and of data types] [from memory]
  */
-export function readIecText(text: string): TagList {
+export function readIecText(text: string, progress: (tags: number) => void = () => undefined): TagList {
   const tokens = new IecTokens(text);
   const tags: ListedTag[] = [];
   const structures: ListedStructure[] = [];
@@ -23,12 +31,13 @@ export function readIecText(text: string): TagList {
     else if (word === 'END_PROGRAM') program = '';
     else if (word === 'TYPE') readTypes(tokens, structures, faults, token);
     else if (SECTIONS.includes(word)) readSection(tokens, token, program, tags, faults);
+    progress(tags.length);
     if (tags.length > MOST_TAGS) {
       faults.push({ line: token.line, found: `more than ${MOST_TAGS} tags`, expected: 'bring in fewer at once' });
       break;
     }
   }
-  return { tags, structures, faults, fields: ['type', 'place', 'program', 'comment'], directOnly: true };
+  return listOfTags(tags, ['type', 'place', 'program', 'comment'], { structures, faults, directOnly: true });
 }
 
 /** `A, B AT %MW4 : ARRAY [0..3] OF INT := …;` up to END_VAR. */
@@ -150,7 +159,7 @@ function readTypes(tokens: IecTokens, structures: ListedStructure[], faults: Fil
 }
 
 /** Declarations of these tags: globals first, then those of each program. The inverse of `readIecText`. */
-export function writeIecText(list: Pick<TagList, 'tags' | 'structures'>): string {
+export function writeIecText(list: TagTexts): string {
   const lines: string[] = [];
   for (const { name, members } of list.structures) {
     const own = members.map(

@@ -1,7 +1,14 @@
 import { XMLParser } from 'fast-xml-parser';
 import { read, unread, type Read } from '../address/result.js';
 import { xmlShape } from './xml-shape.js';
-import { MOST_TAGS, type FileFault, type ListedStructure, type ListedTag, type TagList } from './tag-list.js';
+import {
+  listOfTags,
+  MOST_TAGS,
+  type FileFault,
+  type ListedStructure,
+  type ListedTag,
+  type TagList,
+} from './tag-list.js';
 
 /** A node as the parser keeps order: its name with its children, and its attributes. */
 type Node = Record<string, unknown> & { ':@'?: Record<string, string> };
@@ -78,7 +85,7 @@ export function readPlcopen(text: string): Read<TagList> {
   };
   walk(childrenOf(project), '');
   if (tags.length > MOST_TAGS) return unread(`${tags.length} variables`, `a list has at most ${MOST_TAGS} tags`);
-  return read({ tags, structures, faults, fields: ['type', 'place', 'program', 'comment'] });
+  return read(listOfTags(tags, ['type', 'place', 'program', 'comment'], { structures, faults }));
 }
 
 const nameOf = (node: Node): string => Object.keys(node).find((key) => key !== ':@') ?? '';

@@ -1,3 +1,5 @@
+import { withPoint, type Decimal } from './decimal.js';
+
 /** What a file can say of a tag, besides its name. */
 export const TAG_FIELDS = [
   'type',
@@ -17,13 +19,29 @@ export const TAG_FIELDS = [
   'comment',
 ] as const;
 export type TagField = (typeof TAG_FIELDS)[number];
+export const TAG_COLUMNS = ['name', ...TAG_FIELDS] as const;
+export type TagColumnName = (typeof TAG_COLUMNS)[number];
+/** Which cell of a row holds what. */
+export type TagColumns = Partial<Record<TagColumnName, number>>;
 
-/** A tag as its file writes it. */
+/** A tag as texts. */
 export interface ListedTag {
   line: number;
   name: string;
-  /** what the file says of it; a field that the file does not have is not there */
+  /** what is said of it; a field that has no place is not there */
   says: Partial<Record<TagField, string>>;
+}
+
+/** A station's tags as texts, and the structures that their types name: what every format writes. */
+export interface TagTexts {
+  tags: readonly ListedTag[];
+  structures: readonly ListedStructure[];
+}
+
+/** A row of a file: its number there, and its cells as they are written. */
+export interface ListedRow {
+  line: number;
+  cells: readonly string[];
 }
 
 /** A structured type that a file declares, its members in order. */
@@ -40,15 +58,55 @@ export interface FileFault {
   expected: string;
 }
 
+/**
+ * What a file lists. The rows of a table stay as they were read: of a hundred thousand, anything more that is kept for
+ * each costs as much as reading it.
+ */
 export interface TagList {
-  tags: readonly ListedTag[];
+  rows: readonly ListedRow[];
+  /** a field without a cell is none of the file's business */
+  columns: TagColumns;
+  /** the decimal sign of its scalings */
+  decimal: Decimal;
   structures: readonly ListedStructure[];
   faults: readonly FileFault[];
-  /** the fields that the file has room for: others are none of its business */
-  fields: readonly TagField[];
   /** it can write direct addresses of IEC 61131-3 only: what has another kind of address has none here */
   directOnly?: true;
 }
 
 /** More tags than that are refused, whatever the format. */
 export const MOST_TAGS = 200_000;
+
+/** The fields that a list has room for. */
+export const fieldsOf = ({ columns }: TagList): TagField[] =>
+  TAG_FIELDS.filter((field) => columns[field] !== undefined);
+
+/** What a row says of a field; empty where its file has no room for it. */
+export function said({ columns, decimal }: TagList, row: ListedRow, field: TagColumnName): string {
+  const at = columns[field];
+  const text = at === undefined ? '' : (row.cells[at] ?? '').trim();
+  return field === 'scaling' ? withPoint(text, decimal) : text;
+}
+
+/** The tags of a list, one by one. */
+export const listedTags = (list: TagList): ListedTag[] =>
+  list.rows.map((row) => ({
+    line: row.line,
+    name: said(list, row, 'name'),
+    says: Object.fromEntries(fieldsOf(list).map((field) => [field, said(list, row, field)])),
+  }));
+
+/** The inverse: tags of a format that has these fields. */
+export function listOfTags(
+  tags: readonly ListedTag[],
+  fields: readonly TagField[],
+  more: Pick<TagList, 'structures' | 'faults' | 'directOnly'>,
+): TagList {
+  const columns: TagColumns = { name: 0 };
+  fields.forEach((field, i) => (columns[field] = i + 1));
+  const rows = tags.map(({ line, name, says }) => ({
+    line,
+    cells: [name, ...fields.map((field) => says[field] ?? '')],
+  }));
+  return { ...more, rows, columns, decimal: 'point' };
+}

@@ -4,7 +4,7 @@ import { read, unread, type Read } from '../address/result.js';
 /** More than that is no hardware list. */
 export const MOST_LIST_CHARACTERS = 20_000_000;
 
-/** Cells of text, row by row; the number of each row as its file counts. */
+/** Cells of text as they are written, row by row; the number of each row as its file counts. */
 export interface TextTable {
   rows: readonly { line: number; cells: readonly string[] }[];
 }
@@ -14,8 +14,8 @@ export type Separator = (typeof SEPARATORS)[number];
 
 const EMPTY = unread('the list is empty', 'it has a row of headings and a row for each part');
 
-/** Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
-export function readTable(text: string, separator?: Separator): Read<TextTable> {
+/** Told of how many rows are read, `progress` makes long lists bearable. Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
+export function readTable(text: string, separator?: Separator, progress?: (rows: number) => void): Read<TextTable> {
   if (text.length > MOST_LIST_CHARACTERS) {
     return unread(`${text.length} characters`, `a list has at most ${MOST_LIST_CHARACTERS}`);
   }
@@ -24,31 +24,36 @@ export function readTable(text: string, separator?: Separator): Read<TextTable> 
   }
   const clean = withOneLineEnd(text.replace(/^\uFEFF/, ''));
   if (clean.trim() === '') return EMPTY;
-  const parsed = Papa.parse<string[]>(clean, { delimiter: separator ?? separatorOf(clean), skipEmptyLines: false });
-  const quote = parsed.errors.find((error) => error.type === 'Quotes');
+  const { data, errors } = parsed(clean, separator ?? separatorOf(clean), progress);
+  const quote = errors.find((error) => error.type === 'Quotes');
   if (quote) {
     return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
   }
-  // The parser's own rows are kept and cleaned in place: of a hundred thousand rows a copy would cost more than the rest.
+  // The parser's own rows are kept: of a hundred thousand rows a copy would cost more than the rest.
   const filled: { line: number; cells: string[] }[] = [];
-  for (let i = 0; i < parsed.data.length; i++) {
-    const cells = parsed.data[i]!;
-    if (cleaned(cells)) filled.push({ line: i + 1, cells });
-  }
+  data.forEach((cells, i) => {
+    if (cells.some((cell) => cell !== '' && cell.trim() !== '')) filled.push({ line: i + 1, cells });
+  });
   return filled.length === 0 ? EMPTY : read({ rows: filled });
 }
 
-/** Cells without space around their text; false where all are empty. */
-function cleaned(cells: string[]): boolean {
-  let filled = false;
-  for (let i = 0; i < cells.length; i++) {
-    const cell = cells[i]!;
-    if (cell === '') continue;
-    const text = cell.trim();
-    if (text !== cell) cells[i] = text;
-    if (text !== '') filled = true;
-  }
-  return filled;
+const CHUNK = 1_000_000;
+
+/** Where somebody waits for a long list it is read piece by piece, and told how far it is. */
+function parsed(text: string, delimiter: Separator, progress: ((rows: number) => void) | undefined) {
+  if (!progress || text.length < 2 * CHUNK) return Papa.parse<string[]>(text, { delimiter });
+  const data: string[][] = [];
+  const errors: Papa.ParseError[] = [];
+  Papa.parse<string[]>(text, {
+    delimiter,
+    chunkSize: CHUNK,
+    chunk: (part: Papa.ParseResult<string[]>) => {
+      for (const error of part.errors) errors.push({ ...error, row: (error.row ?? 0) + data.length });
+      for (const row of part.data) data.push(row);
+      progress(data.length);
+    },
+  } as Papa.ParseConfig<string[]>);
+  return { data, errors };
 }
 
 /** Where line ends are mixed, all are taken for the shortest; else the text stays as it is. */
@@ -67,8 +72,9 @@ function withOneLineEnd(text: string): string {
 
 /** The separator that parts the first rows into most cells; one that leaves no quotation mark open comes first. */
 export function separatorOf(text: string): Separator {
+  const start = text.slice(0, 100_000);
   const tried = SEPARATORS.map((separator) => {
-    const { data, errors } = Papa.parse<string[]>(text, { delimiter: separator, preview: 30 });
+    const { data, errors } = Papa.parse<string[]>(start, { delimiter: separator, preview: 30 });
     const cells = data.reduce((sum, row) => sum + row.length, 0);
     const clean = !errors.some((error) => error.type === 'Quotes');
     return { separator, cells, clean: clean && cells > data.length };

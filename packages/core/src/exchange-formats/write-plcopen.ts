@@ -1,6 +1,6 @@
 import { XMLBuilder } from 'fast-xml-parser';
 import { parseType } from '../data/types.js';
-import type { ListedTag, TagList } from './tag-list.js';
+import type { ListedTag, TagTexts } from './tag-list.js';
 
 const NAMESPACE = 'http://www.plcopen.org/xml/tc6_0201';
 
@@ -16,7 +16,7 @@ const builder = new XMLBuilder({
  * Tags as a project of IEC 61131-10: globals of one resource, locals of programs, structures as data types. The inverse of
  * `readPlcopen`. The moment is told, so that the same tags give the same file. [published: IEC 61131-10] [from memory]
  */
-export function writePlcopen(list: Pick<TagList, 'tags' | 'structures'>, name: string, moment: string): string {
+export function writePlcopen(list: TagTexts, name: string, moment: string): string {
   const programs = [...new Set(list.tags.map((tag) => tag.says.program ?? ''))].filter((p) => p !== '').sort();
   const of = (program: string) => list.tags.filter((tag) => (tag.says.program ?? '') === program).map(variable);
   const body = {

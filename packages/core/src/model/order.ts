@@ -1,7 +1,7 @@
 import type { Entity, EntityOf, Kind } from './kinds.js';
 import type { Project, Reader } from './project.js';
 
-const orderKey = (entity: Entity): number => ('order' in entity ? entity.order : 0);
+const orderKey = (entity: Entity): number => (entity as { order?: number }).order ?? 0;
 
 /** By order key, then by id. The only order in which entities are listed anywhere. */
 export function byOrder(a: Entity, b: Entity): number {
@@ -10,7 +10,12 @@ export function byOrder(a: Entity, b: Entity): number {
 
 /** Mostly they come in order, and need no sorting. */
 function inOrderAlready(list: readonly Entity[]): boolean {
-  for (let i = 1; i < list.length; i++) if (byOrder(list[i - 1]!, list[i]!) > 0) return false;
+  let last = -Infinity;
+  for (let i = 0; i < list.length; i++) {
+    const order = orderKey(list[i]!);
+    if (order < last || (order === last && byOrder(list[i - 1]!, list[i]!) > 0)) return false;
+    last = order;
+  }
   return true;
 }
 

@@ -37,6 +37,10 @@ export interface FieldContext {
   type: (text: string) => Read<TypeRef>;
 }
 
+/** Fields that take any text: there is nothing in them to be read. */
+const ANY_TEXT: ReadonlySet<TagField> = new Set(['asks', 'program', 'unit', 'alias', 'comment']);
+export const takesAnyText = (field: TagField): boolean => ANY_TEXT.has(field);
+
 /** What the fields of a station's tags are read with. */
 export const readTagContext = (project: Project, station: string): FieldContext => ({
   memories: memoriesOf(project, station),
@@ -84,37 +88,39 @@ function remembered(what: string, text: string, read: FieldRead): FieldRead {
   return read;
 }
 
+const kept = (clean: string, read: Read<unknown>): FieldRead =>
+  read.ok ? fine(read.value) : { value: { typed: clean }, problem: unreadSentence(read), taken: true };
+
+function word(clean: string, words: readonly string[], others: Record<string, string>, what: string): FieldRead {
+  if (clean === '') return EMPTY;
+  const before = WORDS.get(what)?.get(clean);
+  if (before) return before;
+  const low = clean.toLowerCase();
+  const known = others[low] !== undefined && !words.includes(low) ? read(others[low]) : parseWord(clean, words, what);
+  if (!known.ok) return { value: null, problem: unreadSentence(known), taken: false };
+  return remembered(what, clean, fine(known.value));
+}
+
 /** Typed text as the value of a field of a tag. Emptied, nothing is said of it any more. */
 export function readTagField(field: TagField, text: string, { memories, type }: FieldContext): FieldRead {
   const clean = text.trim();
-  const kept = (read: Read<unknown>): FieldRead =>
-    read.ok ? fine(read.value) : { value: { typed: clean }, problem: unreadSentence(read), taken: true };
-  const word = (words: readonly string[], others: Record<string, string>, what: string): FieldRead => {
-    if (clean === '') return EMPTY;
-    const before = WORDS.get(what)?.get(clean);
-    if (before) return before;
-    const low = clean.toLowerCase();
-    const known = others[low] !== undefined && !words.includes(low) ? read(others[low]) : parseWord(clean, words, what);
-    if (!known.ok) return { value: null, problem: unreadSentence(known), taken: false };
-    return remembered(what, clean, fine(known.value));
-  };
   switch (field) {
     case 'type':
-      return clean === '' ? EMPTY : kept(type(clean));
+      return clean === '' ? EMPTY : kept(clean, type(clean));
     case 'place':
-      return clean === '' ? EMPTY : kept(parseAddress(clean, memories));
+      return clean === '' ? EMPTY : kept(clean, parseAddress(clean, memories));
     case 'scaling':
-      return clean === '' ? EMPTY : kept(parseScaling(clean));
+      return clean === '' ? EMPTY : kept(clean, parseScaling(clean));
     case 'access':
-      return word(ACCESSES, ACCESS_WORDS, 'access');
+      return word(clean, ACCESSES, ACCESS_WORDS, 'access');
     case 'open':
-      return word(OPENNESS, OPEN_WORDS, 'kind of openness');
+      return word(clean, OPENNESS, OPEN_WORDS, 'kind of openness');
     case 'polarity':
-      return word(POLARITIES, POLARITY_WORDS, 'polarity');
+      return word(clean, POLARITIES, POLARITY_WORDS, 'polarity');
     case 'signal':
-      return word(SIGNAL_KINDS, {}, 'kind of signal');
+      return word(clean, SIGNAL_KINDS, {}, 'kind of signal');
     case 'element':
-      return word(PANEL_ELEMENTS, {}, 'element of a panel');
+      return word(clean, PANEL_ELEMENTS, {}, 'element of a panel');
     case 'internal':
     case 'required': {
       const low = clean.toLowerCase();

@@ -4,7 +4,39 @@ import type { Unit } from '../../model/words.js';
 
 const WIDTHS: Record<string, Unit> = { X: 1, B: 8, W: 16, D: 32, L: 64 };
 const LETTERS = new Map<Unit, string>(Object.entries(WIDTHS).map(([letter, width]) => [width, letter]));
-const PATTERN = /^%([IQM])([XBWDL])?(\d{1,9})(?:\.(\d{1,2}))?$/i;
+const MOST_DIGITS = 9;
+
+interface Parts {
+  location: string;
+  width: Unit;
+  number: number;
+  bit: number | undefined;
+}
+
+/** `%`, one of I Q M, perhaps one of X B W D L, a number, perhaps `.` and a bit; read by hand, for lists have many. */
+function partsOf(text: string): Parts | null {
+  if (text.length < 3 || text.charCodeAt(0) !== 37) return null;
+  const location = text[1]!.toUpperCase();
+  if (location !== 'I' && location !== 'Q' && location !== 'M') return null;
+  const width = WIDTHS[text[2]!.toUpperCase()];
+  const from = width === undefined ? 2 : 3;
+  const dot = text.indexOf('.', from);
+  const number = digitsIn(text, from, dot < 0 ? text.length : dot, MOST_DIGITS);
+  const bit = dot < 0 ? undefined : digitsIn(text, dot + 1, text.length, 2);
+  return number < 0 || (bit !== undefined && bit < 0) ? null : { location, width: width ?? 1, number, bit };
+}
+
+/** −1 where it is no number, or has too many digits. */
+function digitsIn(text: string, from: number, to: number, most: number): number {
+  if (to <= from || to - from > most) return -1;
+  let number = 0;
+  for (let i = from; i < to; i++) {
+    const digit = text.charCodeAt(i) - 48;
+    if (digit < 0 || digit > 9) return -1;
+    number = number * 10 + digit;
+  }
+  return number;
+}
 
 /**
  * Direct addresses of IEC 61131-3: `%`, location I, Q or M, size X B W D L (X may be left out before a bit),
@@ -15,13 +47,9 @@ const PATTERN = /^%([IQM])([XBWDL])?(\d{1,9})(?:\.(\d{1,2}))?$/i;
 function iec(numberCounts: 'bytes' | 'elements'): Notation {
   return {
     parse(text, view) {
-      const match = PATTERN.exec(text);
-      if (!match) return null;
-      const [, location = '', letter, digits = '', bitDigits] = match;
-      if (location.toUpperCase() !== (view.prefix ?? 'M')) return null;
-      const bit = bitDigits === undefined ? undefined : Number(bitDigits);
-      const width = WIDTHS[(letter ?? 'X').toUpperCase()] ?? 1;
-      const number = Number(digits);
+      const parts = partsOf(text);
+      if (!parts || parts.location !== (view.prefix ?? 'M')) return null;
+      const { width, number, bit } = parts;
       if (width === 1 && bit === undefined && numberCounts === 'bytes') {
         return `${text} names a bit and has no bit number; write ${text}.0 to ${text}.7`;
       }

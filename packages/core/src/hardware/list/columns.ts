@@ -38,7 +38,8 @@ export interface Recognised {
 /** The row of headings, among the first ten: the one in which most columns are recognised. Null where none has two. */
 export function recogniseColumns(table: TextTable): Recognised | null {
   let best: Recognised | null = null;
-  table.rows.slice(0, 10).forEach(({ cells }, heading) => {
+  table.rows.slice(0, 10).forEach((row, heading) => {
+    const cells = row.cells.map((cell) => cell.trim());
     const columns: ColumnChoice = {};
     for (const column of LIST_COLUMNS) {
       const at = cells.findIndex((cell, i) => HEADINGS[column].test(cell) && !Object.values(columns).includes(i));

@@ -1,11 +1,11 @@
-import { TAG_FIELDS, type ListedStructure, type ListedTag } from '../../exchange-formats/tag-list.js';
+import { TAG_FIELDS, type ListedStructure, type ListedTag, type TagTexts } from '../../exchange-formats/tag-list.js';
 import { childrenOf, entriesInOrder, inOrder } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
 import { typeText } from '../../structure/type-text.js';
 import { tagFieldText } from '../tag-field.js';
 
-/** A station's tags as texts, in order, and the structures that their types name: what every format writes. */
-export function exportTags(project: Project, station: string): { tags: ListedTag[]; structures: ListedStructure[] } {
+/** A station's tags, in order, and the structures that their types name. */
+export function exportTags(project: Project, station: string): TagTexts {
   const all = childrenOf(project, 'tag', station);
   const tags = all.map((tag, i): ListedTag => {
     const says: ListedTag['says'] = {};

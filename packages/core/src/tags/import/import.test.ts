@@ -9,7 +9,8 @@ import { childrenOf } from '../../model/order.js';
 import { smallPlant } from '../../testing/random-edits.testing.js';
 import { applied, edited, type FieldEdit } from '../../testing/two-stations.testing.js';
 import { exportTags } from './export-tags.js';
-import { importChanges, planImport, type Chosen } from './plan-import.js';
+import { importChanges, type Chosen } from './import-changes.js';
+import { plannedTag, planImport } from './plan-import.js';
 
 let next = 0;
 const newId = () => `i${++next}`;
@@ -23,10 +24,13 @@ const csv = (text: string): TagList => {
   if (!list.ok) throw new Error(list.found);
   return list.value;
 };
-const plan = (project: Project, list: TagList, station = 'sa') => planImport(project, station, list, newId);
+const plan = (project: Project, list: TagList, station = 'sa') => {
+  const made = planImport(project, station, list, newId);
+  return { ...made, rows: list.rows.map((_, i) => plannedTag(list, made, i)) };
+};
 function taken(project: Project, list: TagList, chosen: Partial<Chosen> = {}, station = 'sa'): Project {
   const all = { without: new Set<number>(), drop: true, ...chosen };
-  const changes = importChanges(project, station, plan(project, list, station), SOURCE, all, newId());
+  const changes = importChanges(project, station, list, plan(project, list, station), SOURCE, all, newId);
   return applied(project, { id: newId(), label: 'Import', changes });
 }
 const names = (project: Project, station = 'sa') => childrenOf(project, 'tag', station).map((t) => t.name);
@@ -71,16 +75,19 @@ test('the newer file: what changed, what went, what is new; what is bound to it 
   expect(names(taken(bound, newer, { without: new Set([4]) }))).not.toContain('Fresh');
 });
 
+const WRONG = 'Name;Type;Address;Access\n;INT;;\nA;INT;;\na;INT;;\nB;NUMBER;q7;often\n';
+
 test('what is wrong stands at its row: no name, twice, no such word; what cannot be read is kept as typed', () => {
-  const made = plan(smallPlant(), csv('Name;Type;Address;Access\n;INT;;\nA;INT;;\na;INT;;\nB;NUMBER;q7;often\n'));
-  expect(made.rows.map((r) => [r.line, r.what, r.problem])).toEqual([
+  const made = plan(smallPlant(), csv(WRONG));
+  expect(made.rows.map((r) => [r.row.line, r.what, r.problem])).toEqual([
     [2, 'not taken', 'it has no name'],
     [3, 'added', null],
     [4, 'not taken', 'it has the name of row 3'],
     [5, 'added', expect.stringContaining('“often” is no access') as string],
   ]);
-  expect(made.rows[3]!.tag).toMatchObject({ type: { typed: 'NUMBER' }, place: { typed: 'q7' } });
-  expect(made.rows[3]!.tag).not.toHaveProperty('access');
+  const kept = childrenOf(taken(smallPlant(), csv(WRONG)), 'tag', 'sa').find((tag) => tag.name === 'B');
+  expect(kept).toMatchObject({ type: { typed: 'NUMBER' }, place: { typed: 'q7' } });
+  expect(kept).not.toHaveProperty('access');
 });
 
 test('upper and lower case are two tags where the type of the station tells them apart', () => {
@@ -106,10 +113,11 @@ test('what was brought out and is brought in again changes nothing, in every for
 
 test('structures of a file come with it; a type that nobody defined is told and kept as typed', () => {
   const text = 'TYPE Pump : STRUCT a : Nothing; END_STRUCT; END_TYPE VAR_GLOBAL P : Pump; END_VAR';
-  const made = plan(smallPlant(), readIecText(text));
+  const list = readIecText(text);
+  const made = plan(smallPlant(), list);
   expect(made.structures[0]).toMatchObject({ name: 'Pump' });
   expect(made.faults[0]!.found).toContain('Pump.a: “Nothing” is not a type known here');
-  const changes = importChanges(smallPlant(), 'sa', made, SOURCE, { without: new Set(), drop: false }, newId());
+  const changes = importChanges(smallPlant(), 'sa', list, made, SOURCE, { without: new Set(), drop: false }, newId);
   const after = applied(smallPlant(), { id: newId(), label: '', changes });
   const tag = childrenOf(after, 'tag', 'sa').find((t) => t.name === 'P')!;
   expect(tag.type).toEqual({ base: 'STRUCT', count: 1, structure: made.structures[0]!.id });

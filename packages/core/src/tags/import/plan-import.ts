@@ -1,26 +1,21 @@
-import { dequal } from 'dequal/lite';
-import { memoriesOf } from '../../address/memory.js';
-import type { Change } from '../../change/change.js';
-import { dropWithDependents, put, set } from '../../change/make.js';
-import { boundTo } from '../bound-to.js';
-import type { FileFault, ListedTag, TagField, TagList } from '../../exchange-formats/tag-list.js';
-import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
+import { said, type FileFault, type ListedRow, type TagField, type TagList } from '../../exchange-formats/tag-list.js';
+import { childrenOf } from '../../model/order.js';
 import type { Project, Reader } from '../../model/project.js';
-import type { TagFormat, TagImport } from '../../model/tag-import.js';
 import type { Structure } from '../../model/structure.js';
 import type { Tag } from '../../model/tag.js';
+import { boundTo } from '../bound-to.js';
+import { KnownTags } from './known-tags.js';
+import { compareCell, readCell, rowContext, type RowContext } from './read-row.js';
+import { takesAnyText } from '../tag-field.js';
 import { structuresFrom } from './structures-from.js';
-import { readTagField, tagFieldText, type FieldContext } from '../tag-field.js';
-import { typeReader } from './type-reader.js';
 
-/** One row of the file against the station's tags. */
-export interface PlannedTag {
-  line: number;
-  name: string;
-  what: 'added' | 'changed' | 'unchanged' | 'not taken';
-  /** as it will be; null where it is not taken */
-  tag: Tag | null;
-  known: Tag | null;
+export const BECOMES = ['empty', 'not taken', 'added', 'changed', 'unchanged'] as const;
+export type Becomes = (typeof BECOMES)[number];
+
+/** What there is to say of a row beyond what becomes of it. */
+export interface RowDetail {
+  /** of a changed row: the tag of that name */
+  known: string | null;
   /** `type: INT, was REAL` */
   differs: readonly string[];
   /** what is bound to it, and so is touched */
@@ -29,25 +24,41 @@ export interface PlannedTag {
   problem: string | null;
 }
 
+/** What would come of a list. Of a hundred thousand rows only what is worth a word is kept, row by row. */
 export interface ImportPlan {
-  rows: readonly PlannedTag[];
+  /** of each row of the list, an index into BECOMES */
+  becomes: Uint8Array;
+  /** by the index of the row */
+  details: ReadonlyMap<number, RowDetail>;
   /** tags of earlier imports that the file does not have */
   gone: readonly { tag: Tag; bound: readonly string[] }[];
   faults: readonly FileFault[];
   /** structures that the file brings and the project does not have */
   structures: readonly Structure[];
-  fields: readonly TagField[];
 }
 
-/** The file that a list comes from. */
-export interface ImportSource {
-  file: string;
-  format: TagFormat;
-  /** ISO 8601 */
-  at: string;
-  saved: string | null;
-  understood: string;
+/** One row of the file against the station's tags. */
+export interface PlannedTag extends RowDetail {
+  row: ListedRow;
+  name: string;
+  what: Becomes;
 }
+
+const NONE: readonly string[] = [];
+/** rows between two words of how far it is */
+const STEP = 10_000;
+const NOTHING: RowDetail = { known: null, differs: NONE, bound: NONE, problem: null };
+
+export const plannedTag = (list: TagList, { becomes, details }: ImportPlan, at: number): PlannedTag => ({
+  ...(details.get(at) ?? NOTHING),
+  ...{ row: list.rows[at]!, name: said(list, list.rows[at]!, 'name'), what: BECOMES[becomes[at]!]! },
+});
+
+const EMPTY = BECOMES.indexOf('empty');
+const NOT_TAKEN = BECOMES.indexOf('not taken');
+const ADDED = BECOMES.indexOf('added');
+const CHANGED = BECOMES.indexOf('changed');
+const UNCHANGED = BECOMES.indexOf('unchanged');
 
 /**
  * What a list of tags would do to a station: matched by name, by the station's own rule of case. A field that the file has
@@ -58,41 +69,96 @@ export function planImport(
   station: string,
   list: TagList,
   newId: () => string,
-  progress: (rows: number) => void = () => undefined,
+  /** told the rows that are done, of all */
+  progress: (done: number, all: number) => void = () => undefined,
 ): ImportPlan {
-  const tags = childrenOf(project, 'tag', station);
   const keyOf = keyRule(project, station);
-  const byName = new Map(tags.map((tag) => [keyOf(tag.name), tag]));
+  const known = new KnownTags(childrenOf(project, 'tag', station), keyOf);
   const made = structuresFrom(project, list.structures, newId);
-  const context: FieldContext = { memories: memoriesOf(project, station), type: typeReader(project, made.created) };
-  const faults = [...list.faults, ...made.faults];
-  const rows: PlannedTag[] = [];
-  const lines = new Map<string, number>();
-  let order = orderAfter(tags);
-  for (const listed of list.tags) {
-    if (rows.length % 5000 === 0) progress(rows.length);
-    const name = listed.name.trim();
-    const key = keyOf(name);
-    const twice = lines.get(key);
-    if (name === '' || twice !== undefined) {
-      if (name === '' && Object.values(listed.says).every((text) => text === '')) continue;
-      const problem = name === '' ? 'it has no name' : `it has the name of row ${twice}`;
-      const row = { line: listed.line, name, tag: null, known: null, differs: NONE, bound: NONE, problem };
-      rows.push({ ...row, what: 'not taken' });
-      continue;
+  const context = rowContext(project, station, list, made.created);
+  const becomes = new Uint8Array(list.rows.length);
+  const details = new Map<number, Detail>();
+  const tags: (Tag | undefined)[] = new Array<Tag | undefined>(list.rows.length).fill(undefined);
+  const fresh = new Set<string>();
+  const twice: number[] = [];
+  const nameAt = list.columns.name ?? 0;
+  list.rows.forEach((row, i) => {
+    if (i % STEP === 0 && list.rows.length > STEP) progress(i, list.rows.length);
+    const name = (row.cells[nameAt] ?? '').trim();
+    const tag = name === '' ? undefined : known.find(name);
+    if (name === '') {
+      becomes[i] = saysSomething(row, context) ? NOT_TAKEN : EMPTY;
+      if (becomes[i] === NOT_TAKEN) detailOf(details, i).problem = 'it has no name';
+    } else if (tag === 'again' || (tag === undefined && fresh.size === fresh.add(keyOf(name)).size)) {
+      becomes[i] = NOT_TAKEN;
+      twice.push(i);
+    } else if (tag === undefined) becomes[i] = ADDED;
+    else {
+      becomes[i] = UNCHANGED;
+      tags[i] = tag;
+      if (name !== tag.name) detailOf(details, i).differs.push(`name: ${name}, was ${tag.name}`);
+      for (const { field, at } of context.fields) compare(context, field, row.cells[at], tag, i, details);
     }
-    lines.set(key, listed.line);
-    const known = byName.get(key) ?? null;
-    const row = known
-      ? compared(project, known, listed, name, list, context)
-      : added(station, listed, name, list.fields, context, newId(), (order += 10) - 10);
-    rows.push(row);
+  });
+  for (const { field, at } of context.fields) {
+    if (!takesAnyText(field)) readColumn(context, field, at, becomes, details);
   }
-  progress(rows.length);
-  const gone = tags
-    .filter((tag) => tag.import && !lines.has(keyOf(tag.name)))
-    .map((tag) => ({ tag, bound: boundTo(project, tag.id) }));
-  return { rows, gone, faults, structures: made.created, fields: list.fields };
+  for (const [i, detail] of details) {
+    const tag = tags[i];
+    if (!tag || detail.differs.length === 0) continue;
+    becomes[i] = CHANGED;
+    details.set(i, { ...detail, known: tag.id, bound: boundTo(project, tag.id) });
+  }
+  nameTwice(list, twice, keyOf, details);
+  const gone = known.left.filter((tag) => tag.import).map((tag) => ({ tag, bound: boundTo(project, tag.id) }));
+  return { becomes, details, gone, faults: [...list.faults, ...made.faults], structures: made.created };
+}
+
+type Detail = RowDetail & { differs: string[]; problem: string | null };
+
+function detailOf(details: Map<number, Detail>, at: number): Detail {
+  let detail = details.get(at);
+  if (!detail) details.set(at, (detail = { known: null, differs: [], bound: NONE, problem: null }));
+  return detail;
+}
+
+/** Column by column, not row by row: the same few lines of code a hundred thousand times over are what engines do best. */
+function readColumn(
+  context: RowContext,
+  field: TagField,
+  at: number,
+  becomes: Uint8Array,
+  details: Map<number, Detail>,
+): void {
+  const { rows } = context.list;
+  for (let i = 0; i < rows.length; i++) {
+    const read = becomes[i] === ADDED ? readCell(context, field, rows[i]!.cells[at]) : null;
+    if (read && read.problem !== null) addProblem(details, i, read.problem);
+  }
+}
+
+/** A tag that is there, on the other hand, is looked at once, with all that its row says. */
+function compare(
+  context: RowContext,
+  field: TagField,
+  cell: string | undefined,
+  tag: Tag,
+  at: number,
+  details: Map<number, Detail>,
+): void {
+  const differs = compareCell(context, field, cell, tag);
+  if (!differs) return;
+  const { text, was, taken, problem } = differs;
+  if (problem !== null) addProblem(details, at, problem);
+  if (taken) {
+    const words = `${FIELD_WORDS[field] ?? field}: ${text || 'nothing'}, was ${was || 'nothing'}`;
+    detailOf(details, at).differs.push(words);
+  }
+}
+
+function addProblem(details: Map<number, Detail>, at: number, problem: string): void {
+  const detail = detailOf(details, at);
+  detail.problem = detail.problem === null ? problem : `${detail.problem}; ${problem}`;
 }
 
 /** Upper and lower case are the same unless the station's type tells them apart. */
@@ -102,115 +168,25 @@ export function keyRule(project: Reader, stationId: string): (name: string) => s
   return profile?.nameRule.caseMatters ? (name) => name : (name) => name.toLowerCase();
 }
 
-function added(
-  station: string,
-  listed: ListedTag,
-  name: string,
-  fields: readonly TagField[],
-  context: FieldContext,
-  id: string,
-  order: number,
-): PlannedTag {
-  const tag: Tag = { id, order, station, name, type: null, place: null };
-  let problem: string | null = null;
-  for (const field of fields) {
-    const text = listed.says[field];
-    if (!text) continue;
-    const read = readTagField(field, text, context);
-    if (read.problem !== null) problem = problem === null ? read.problem : `${problem}; ${read.problem}`;
-    if (read.value !== null && read.value !== undefined) setField(tag, field, read.value);
-  }
-  return { line: listed.line, name, what: 'added', tag, known: null, differs: NONE, bound: NONE, problem };
-}
-
-const NONE: readonly string[] = [];
-
-const setField = (tag: Tag, field: TagField, value: unknown): void => {
-  (tag as unknown as Record<string, unknown>)[field] = value;
-};
-
-function compared(
-  project: Project,
-  known: Tag,
-  listed: ListedTag,
-  name: string,
-  { fields, directOnly }: TagList,
-  context: FieldContext,
-): PlannedTag {
-  let tag = known;
-  let differs: string[] | null = null;
-  let problem: string | null = null;
-  for (const field of fields) {
-    const text = listed.says[field] ?? '';
-    const was = tagFieldText(project, known, field);
-    if (text === was || text.trim() === was) continue;
-    if (directOnly && field === 'place' && text.trim() === '' && !was.startsWith('%')) continue;
-    const read = readTagField(field, text, context);
-    if (read.problem !== null) problem = problem === null ? read.problem : `${problem}; ${read.problem}`;
-    if (!read.taken || dequal(read.value ?? null, known[field] ?? null)) continue;
-    (differs ??= []).push(`${FIELD_WORDS[field] ?? field}: ${text.trim() || 'nothing'}, was ${was || 'nothing'}`);
-    tag = { ...tag, [field]: read.value };
-  }
-  if (name !== known.name) {
-    (differs ??= []).unshift(`name: ${name}, was ${known.name}`);
-    tag = { ...tag, name };
-  }
-  if (differs === null) {
-    return { line: listed.line, name, what: 'unchanged', tag, known, differs: NONE, bound: NONE, problem };
-  }
-  const bound = boundTo(project, known.id);
-  return { line: listed.line, name, what: 'changed', tag, known, differs, bound, problem };
-}
-
 const FIELD_WORDS: Partial<Record<TagField, string>> = { place: 'address', open: 'to others' };
 
-/** What of a plan is taken: all rows but these lines; whether what the file no longer has is dropped. */
-export interface Chosen {
-  without: ReadonlySet<number>;
-  drop: boolean;
-}
+const saysSomething = ({ cells }: ListedRow, { fields }: RowContext) => fields.some(({ at }) => cells[at]?.trim());
 
-/** The changes of what was chosen, as one set: structures, the import itself, tags added, changed and dropped. */
-export function importChanges(
-  project: Project,
-  station: string,
-  plan: ImportPlan,
-  source: ImportSource,
-  { without, drop }: Chosen,
-  importId: string,
-): Change[] {
-  const rows = plan.rows.filter((row) => row.tag && !without.has(row.line));
-  const count = (what: PlannedTag['what']) => rows.filter((row) => row.what === what).length;
-  const dropped = drop ? plan.gone : [];
-  const entry: TagImport = {
-    ...{ id: importId, order: orderAfter(childrenOf(project, 'import', station)), station },
-    ...{ file: source.file, format: source.format, at: source.at, saved: source.saved },
-    became: {
-      added: count('added'),
-      changed: count('changed'),
-      dropped: dropped.length,
-      unchanged: count('unchanged'),
-    },
-    ...(source.understood ? { understood: source.understood } : {}),
-  };
-  const changes: Change[] = [...plan.structures.map((s) => put('structure', s)), put('import', entry)];
-  for (const row of rows) {
-    if (row.what === 'added') changes.push(put('tag', { ...row.tag!, import: importId }));
-    else if (row.what === 'changed') changes.push(...fieldChanges(row.known!, row.tag!));
+/** Says of each row that has the name of an earlier one, of which. */
+function nameTwice(
+  list: TagList,
+  twice: readonly number[],
+  keyOf: (name: string) => string,
+  details: Map<number, Detail>,
+): void {
+  if (twice.length === 0) return;
+  const first = new Map<string, number>();
+  for (const row of list.rows) {
+    const key = keyOf(said(list, row, 'name'));
+    if (!first.has(key)) first.set(key, row.line);
   }
-  for (const { tag } of dropped) changes.push(...dropWithDependents(project, 'tag', tag.id));
-  return changes;
+  for (const at of twice) {
+    const line = first.get(keyOf(said(list, list.rows[at]!, 'name')));
+    detailOf(details, at).problem = `it has the name of row ${line}`;
+  }
 }
-
-function fieldChanges(known: Tag, tag: Tag): Change[] {
-  const before = known as unknown as Record<string, unknown>;
-  return Object.entries(tag).flatMap(([field, value]) =>
-    dequal(before[field], value) ? [] : [set('tag', known, [field], value)],
-  );
-}
-
-/** The newest import of a station; its columns are proposed again for a file with as many headings. */
-export const lastImport = (project: Project, station: string): TagImport | undefined =>
-  inOrder(project, 'import')
-    .filter((one) => one.station === station)
-    .at(-1);
