@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import writeWorkbook from 'write-excel-file/node';
 import { expect, expectDemo, expectStored, expectTally, test } from './app';
 
 const demoFile = (name: string) => join(import.meta.dirname, '../demo', name);
@@ -254,4 +256,77 @@ test('a series changed to fewer points says what is bound to those that go', asy
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
   await expectTally(page, 20, 3, 1);
+});
+
+test('a workbook of several sheets, dropped with the mouse; the second holds the list', async ({ page, app }) => {
+  const project = await app.agreed();
+  const cells = (rows: string[][]) => rows.map((row) => row.map((value) => ({ value, type: String })));
+  const workbook = await writeWorkbook([
+    { sheet: 'About', data: cells([['made by hand']]) },
+    {
+      sheet: 'Points',
+      data: cells([
+        ['Name', 'Type', 'Remark'],
+        ['Gate_Open', 'BOOL', 'left'],
+        ['Gate_Speed', 'REAL', ''],
+      ]),
+    },
+  ]).toBuffer();
+  await page.goto(`${app.url}/p/${project}/tags/dockctl/bring-in`);
+  const bytes = [...workbook];
+  const data = await page.evaluateHandle((list) => {
+    const transfer = new DataTransfer();
+    transfer.items.add(new File([new Uint8Array(list)], 'gates.xlsx'));
+    return transfer;
+  }, bytes);
+  const target = page.getByText('or drop it here');
+  await target.dispatchEvent('dragover', { dataTransfer: data });
+  await target.dispatchEvent('drop', { dataTransfer: data });
+  await expect(page.getByText('XLSX', { exact: true })).toBeVisible();
+  await page.getByLabel('sheet').selectOption({ label: 'Points' });
+  await expect(page.getByRole('heading', { name: /^2 added, 0 changed/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  const tags = page.getByRole('grid', { name: 'Tags of DockCtl' });
+  await expect(tags.getByRole('row', { name: /Gate_Speed/ })).toContainText('REAL');
+  // Brought out as a workbook and in again, nothing changes.
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByLabel('Bring out as a file').selectOption('XLSX'),
+  ]);
+  const written = await download.path();
+  await page.getByRole('button', { name: 'Bring in a file' }).click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: choose }).click(),
+  ]);
+  await chooser.setFiles({ name: 'dockctl-tags.xlsx', mimeType: 'application/zip', buffer: readFileSync(written) });
+  await expect(page.getByRole('heading', { name: /^0 added, 0 changed, \d+ unchanged$/ })).toBeVisible();
+});
+
+test('filled down with Ctrl+D, names and addresses go on, by two words for a REAL', async ({ page, app }) => {
+  const project = await app.agreed();
+  await page.goto(`${app.url}/p/${project}/tags/plantctl`);
+  const grid = page.getByRole('grid', { name: 'Tags of PlantCtl' });
+  await grid.getByRole('gridcell').first().click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 3; i++) await page.keyboard.type(`Spare_${i}`).then(() => page.keyboard.press('Enter'));
+  await page.getByLabel('Names that contain').fill('Spare_');
+  const row = (name: string) => grid.getByRole('row', { name: new RegExp(name) });
+  await expect(row('Spare_2')).toBeVisible();
+  await grid.getByRole('gridcell', { name: 'Spare_0' }).click();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.type('REAL');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('%MW3000');
+  await page.keyboard.press('Enter');
+  await expect(row('Spare_0')).toContainText('%MW3000');
+  await grid.getByRole('gridcell', { name: 'REAL' }).click();
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Control+D');
+  await expect(row('Spare_1')).toContainText('%MW3002');
+  await expect(row('Spare_2')).toContainText('%MW3004');
+  await expectStored(page);
 });

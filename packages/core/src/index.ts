@@ -195,6 +195,7 @@ export * from './lane/places-of.js';
 export * from './tags/item-text.js';
 export * from './tags/points.js';
 export * from './tags/series-plan.js';
+export * from './tags/fill-tags.js';
 export * from './tags/station-text.js';
 export * from './tags/match/bind.js';
 export * from './tags/match/near.js';

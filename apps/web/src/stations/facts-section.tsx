@@ -113,6 +113,7 @@ export function FactsSection({ station }: { station: Station }) {
         {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
         {field('Party', 'party', station.party, PARTIES[0])}
         {field('Taken from', 'takenFrom', takenFromText(station), 'this project')}
+        {station.takenFrom && field('Newest there', 'newest', station.takenFrom.newest ?? '', 'not known', true)}
         {field('Access', 'guard', station.guard ?? '', 'not said')}
         {field('Lets others do', 'fromOutside', station.fromOutside ?? '', 'not said')}
         {field('Comment', 'comment', station.comment ?? '', 'none')}

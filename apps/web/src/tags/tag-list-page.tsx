@@ -1,4 +1,5 @@
 import {
+  addressAfterTag,
   asksForTags,
   childrenOf,
   dropWithDependents,
@@ -126,7 +127,8 @@ export function TagListPage() {
         <h1>Tags of {station.name}</h1>
         <p>
           {tags.length === 1 ? '1 tag' : `${tags.length} tags`}
-          {points && `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
+          {points &&
+            `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
           {filter !== '' && `, ${rows.length - 1} with “${filter}” in their name`}
         </p>
       </PageTitle>
@@ -175,6 +177,10 @@ export function TagListPage() {
           commit('Paste tags', [pasteTags(project, id, text, target, newId, rememberedName() || 'not named')]);
         }}
         onEdit={(edits) => commit(edits.length === 1 ? 'Edit a tag' : 'Edit tags', edits.flatMap(edit))}
+        fillText={({ row, column }, n) => {
+          const [tag, field] = [project.get('tag', row), COLUMN_SETS[set][column]];
+          return tag && (field === 'place' || field === 'asks') ? addressAfterTag(project, tag, field, n) : null;
+        }}
         onKey={(event, at) => {
           if (event.key !== 'Delete' || !event.ctrlKey || !project.get('tag', at.row)) return false;
           commit('Delete a tag', [{ changes: dropWithDependents(project, 'tag', at.row), problem: null }]);

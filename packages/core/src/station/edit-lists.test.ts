@@ -1,7 +1,7 @@
 import { CheckEngine } from '../check/engine.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { applied, edited } from '../testing/two-stations.testing.js';
+import { applied, codesOf, edited, theFinding } from '../testing/two-stations.testing.js';
 import { addFigure, FIGURE_FORMS } from './add-figure.js';
 import { editFurther, furtherText } from './edit-further.js';
 import { editListening, listeningText } from './edit-listening.js';
@@ -137,6 +137,12 @@ test('a station of another project, and the revision that was taken; it is no ow
   expect(editStation(start, sc(start), 'takenFrom', 'Harbour works').problem).toContain(
     'names no station of another project',
   );
+  const newer = after(editStation(taken, sc(taken), 'newest', 'revision 14'), taken);
+  expect(theFinding(newer, 'DOC 4').params).toMatchObject({ revision: '12', newest: '14' });
+  const again = after(editStation(newer, sc(newer), 'takenFrom', 'Harbour works, GateCtl, 14'), newer);
+  expect(sc(again).takenFrom).toMatchObject({ revision: '14', newest: '14' });
+  expect(codesOf(again)).not.toContain('DOC 4');
+  expect(editStation(start, sc(start), 'newest', '14').problem).toContain('is of this project');
   // What it says counts as described until that party has confirmed it.
   expect(new CheckEngine(taken).laneResults.get('lane3')?.verdict).toBe('described');
   expect(sc(after(editStation(taken, sc(taken), 'takenFrom', ''), taken)).takenFrom).toBeNull();

@@ -15,6 +15,7 @@ export type StationColumn =
   | 'profile'
   | 'actsAs'
   | 'takenFrom'
+  | 'newest'
   | 'party'
   | 'supplier'
   | 'scan'
@@ -86,9 +87,16 @@ export function editStation(project: Project, station: Station, column: StationC
       const expected = 'write the project, the station there and the revision, as in Harbour works, GateCtl, 12';
       if (!taken) return refused({ found: `“${text}” names no station of another project`, expected });
       return changed(
-        set('station', station, ['takenFrom'], taken),
+        set('station', station, ['takenFrom'], { ...taken, ...newestOf(station, taken) }),
         set('station', station, ['party'], 'in another project'),
       );
+    }
+    case 'newest': {
+      const { takenFrom } = station;
+      const expected = 'say first what was taken, as in Harbour works, GateCtl, 12';
+      if (!takenFrom) return refused({ found: `${station.name} is of this project`, expected });
+      const newest = clean.replace(/^revision\s+/i, '') || null;
+      return changed(set('station', station, ['takenFrom'], { ...takenFrom, newest }));
     }
     case 'firmware':
       return firmware(station, clean);
@@ -103,7 +111,11 @@ export function editStation(project: Project, station: Station, column: StationC
 export const takenFromText = ({ takenFrom }: Station): string =>
   takenFrom ? `${takenFrom.project}, ${takenFrom.station}, ${takenFrom.revision}` : '';
 
-function readTakenFrom(text: string): Station['takenFrom'] {
+/** What is known of the other project stays, whichever of its revisions was taken. */
+const newestOf = ({ takenFrom }: Station, taken: NonNullable<Station['takenFrom']>) =>
+  takenFrom?.newest && takenFrom.project === taken.project ? { newest: takenFrom.newest } : {};
+
+function readTakenFrom(text: string): NonNullable<Station['takenFrom']> | null {
   const [project = '', station = '', revision = '', ...more] = text.split(',').map((part) => part.trim());
   const number = revision.replace(/^revision\s+/i, '');
   return project !== '' && station !== '' && number !== '' && more.length === 0

@@ -1,9 +1,5 @@
-import { placeAlong } from '../address/format-address.js';
-import { memoryOf } from '../address/memory.js';
-import { locate } from '../address/resolve.js';
 import type { Change } from '../change/change.js';
 import { dropWithDependents, put, set } from '../change/make.js';
-import { elementary } from '../data/types.js';
 import { readable } from '../model/as-typed.js';
 import type { Place } from '../model/claim.js';
 import { childrenOf, orderAfter } from '../model/order.js';
@@ -12,6 +8,7 @@ import type { Tag } from '../model/tag.js';
 import type { TagSeries } from '../model/tag-series.js';
 import { boundTo } from './bound-to.js';
 import { keyRule } from './import/plan-import.js';
+import { placesAlong } from './places-along.js';
 import { placeText } from './place-text.js';
 import { seriesName } from './series.js';
 
@@ -42,7 +39,7 @@ export function planSeries(project: Project, series: TagSeries): SeriesPlan {
   const own = new Map(all.filter((tag) => tag.series === series.id).map((tag) => [keyOf(tag.name), tag]));
   const others = new Set(all.filter((tag) => tag.series !== series.id).map((tag) => keyOf(tag.name)));
   const noDigits = series.count > 1 && seriesName(series.sample, 1) === series.sample;
-  const placeOf = places(project, series);
+  const placeOf = placesAlong(project, series);
   const tags = Array.from({ length: noDigits ? 1 : series.count }, (_, i): SeriesTag => {
     const name = seriesName(series.sample, i);
     const place = placeOf(i);
@@ -54,25 +51,6 @@ export function planSeries(project: Project, series: TagSeries): SeriesPlan {
     .filter((tag) => !kept.has(tag.id))
     .map((tag) => ({ tag, bound: boundTo(project, tag.id) }));
   return { tags, gone, noDigits };
-}
-
-/** The place of the n-th: of BOOLs the next bit, of all else the next that begins after the last. */
-function places(project: Project, { place, type }: TagSeries): (n: number) => Place | null {
-  const first = readable(place);
-  const memory = first && memoryOf(project, first.area);
-  const located = memory && locate(memory, first);
-  if (!first || !located) return () => null;
-  const known = readable(type);
-  const base = known ? (elementary(known.base)?.bits ?? 0) : 0;
-  const { unit } = located.view;
-  if (base === 1 && first.bit !== undefined) {
-    return (n) => {
-      const at = first.bit! + n;
-      return placeAlong(located, first, Math.floor(at / unit) * unit, unit, at % unit);
-    };
-  }
-  const bits = Math.ceil((base * (known?.count ?? 1)) / unit) * unit || unit;
-  return (n) => placeAlong(located, first, n * bits, Math.min(bits, unit) as typeof unit);
 }
 
 /** The changes that make the tags of a series as planned: those that stay keep all that was said of them. */
