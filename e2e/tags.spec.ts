@@ -259,7 +259,7 @@ test('a series changed to fewer points says what is bound to those that go', asy
 });
 
 test('a workbook of several sheets, dropped with the mouse; the second holds the list', async ({ page, app }) => {
-  const project = await app.agreed();
+  const project = await app.demo();
   const cells = (rows: string[][]) => rows.map((row) => row.map((value) => ({ value, type: String })));
   const workbook = await writeWorkbook([
     { sheet: 'About', data: cells([['made by hand']]) },

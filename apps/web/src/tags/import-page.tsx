@@ -150,7 +150,7 @@ export function ImportPage() {
     if (!plan || !file || !read?.list.ok) return;
     const source = {
       ...{ file: file.name, format: read.format, at: new Date().toISOString(), saved: file.saved },
-      understood: read.table ? columnsText(read.table.columns) : '',
+      understood: read.table ? columnsText(read.table.columns, read.table.headings) : '',
     };
     const changes = importChanges(project, id, read.list.value, plan, source, { without, drop }, newId);
     const words = planWords(read.list.value, plan, { without, drop });

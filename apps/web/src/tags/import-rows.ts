@@ -32,7 +32,7 @@ function counts(list: TagList, plan: ImportPlan, without: ReadonlySet<number>) {
   let aside = 0;
   plan.becomes.forEach((code, i) => {
     const what = BECOMES[code]!;
-    if (!without.has(list.rows[i]!.line)) of[what]++;
+    if (!without.has(list.lines[i]!)) of[what]++;
     else if (what === 'added' || what === 'changed') aside++;
   });
   return { of, aside };
@@ -105,17 +105,17 @@ export function importRows(
     ],
   }));
   const cellsOf = (planned: PlannedTag): GridCell[] => {
-    const { row, name, what, bound, differs, problem } = planned;
-    const out = without.has(row.line);
+    const { line, name, what, bound, differs, problem } = planned;
+    const out = without.has(line);
     const quiet = out || what === 'unchanged';
     const changes = what === 'added' || what === 'changed';
     const [known] = project.referrers('tag', nameKey(station, name));
     const base = project.get('tag', planned.known ?? known ?? '') ?? { ...NO_TAG, station, name };
     const tag = what === 'not taken' ? null : tagOfRow(context, planned, base);
     return [
-      text(String(row.line), { right: true, muted: true }),
+      text(String(line), { right: true, muted: true }),
       text(changes ? (out ? 'no' : 'yes') : '', {
-        ...(changes ? { action: { label: `${out ? 'Take' : 'Leave out'} ${name}`, run: () => toggle(row.line) } } : {}),
+        ...(changes ? { action: { label: `${out ? 'Take' : 'Leave out'} ${name}`, run: () => toggle(line) } } : {}),
       }),
       text(out ? 'left out' : what, { muted: quiet }),
       text(name, { muted: quiet }),
@@ -129,7 +129,7 @@ export function importRows(
   const rowFor = (at: number): GridRow => {
     let cells: GridCell[] | null = null;
     return {
-      id: `row ${list.rows[at]!.line}`,
+      id: `row ${list.lines[at]!}`,
       height: 22,
       get cells() {
         return (cells ??= cellsOf(plannedTag(list, plan, at)));

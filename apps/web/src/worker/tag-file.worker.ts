@@ -111,10 +111,12 @@ const NULLS = unread('null bytes', 'declarations are text');
 function ofTable(table: Read<TextTable>, choice: FileChoice): Pick<FileRead, 'table' | 'list' | 'decimal'> {
   if (!table.ok) return { table: null, list: table, decimal: null };
   const found = understandTable(table.value, choice.ownAddresses);
-  const remembered = choice.remembered ? readColumns(choice.remembered) : {};
-  const columns = choice.columns ?? { ...found.columns, ...remembered };
+  const remembered = choice.remembered ? readColumns(choice.remembered, found.headings) : {};
+  const taken = new Set(Object.values(remembered));
+  const further = Object.entries(found.columns).filter(([, at]) => !taken.has(at));
+  const columns = choice.columns ?? { ...Object.fromEntries(further), ...remembered };
   const decimal = choice.decimal ?? decimalOf(table.value);
-  const rows = table.value.rows.slice(found.heading + 1, found.heading + 1 + SAMPLE_ROWS).map((row) => [...row.cells]);
+  const rows = table.value.rows.slice(found.heading + 1, found.heading + 1 + SAMPLE_ROWS).map((row) => [...row]);
   return {
     table: { headings: found.headings, columns, twice: found.twice, rows },
     decimal,

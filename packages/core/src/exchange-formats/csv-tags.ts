@@ -64,7 +64,7 @@ export interface UnderstoodTable {
  */
 export function understandTable(table: TextTable, ownAddresses = true): UnderstoodTable {
   let best: UnderstoodTable | null = null;
-  table.rows.slice(0, 10).forEach(({ cells }, heading) => {
+  table.rows.slice(0, 10).forEach((cells, heading) => {
     const columns: TagColumns = {};
     const clean = cells.map((cell) => cell.trim());
     for (const column of TAG_COLUMNS) {
@@ -80,7 +80,7 @@ export function understandTable(table: TextTable, ownAddresses = true): Understo
     const turned = ownAddresses || place === undefined || asks !== undefined;
     return turned ? best : { ...(best as UnderstoodTable), columns: { ...rest, asks: place } };
   }
-  const widest = Math.max(0, ...table.rows.slice(0, 10).map(({ cells }) => cells.length));
+  const widest = Math.max(0, ...table.rows.slice(0, 10).map((cells) => cells.length));
   const headings = Array.from({ length: widest }, (_, i) => `column ${i + 1}`);
   return { heading: -1, headings, columns: widest > 0 ? { name: 0 } : {}, twice: [] };
 }
@@ -97,7 +97,7 @@ export function tableTags(
   if (columns.name === undefined) return unread('no column holds the names', 'choose the column of the name');
   const rows = table.rows.slice(heading + 1);
   if (rows.length > MOST_TAGS) return unread(`${rows.length} rows`, `a list has at most ${MOST_TAGS} tags`);
-  return read({ rows, columns, decimal, structures: [], faults: [] });
+  return read({ rows, lines: table.lines.subarray(heading + 1), columns, decimal, structures: [], faults: [] });
 }
 
 /** Rows of text: a row of headings, then one for each tag. The inverse of `tableTags`. */
@@ -112,19 +112,21 @@ export function tagRows(tags: readonly ListedTag[], fields: readonly TagField[] 
 export const writeCsv = (rows: readonly string[][], separator: ',' | ';' | '\t'): string =>
   `${Papa.unparse(rows as string[][], { delimiter: separator, newline: '\r\n' })}\r\n`;
 
-/** `Name=2;Type=0`: which column was taken for what, by its heading. */
-export const columnsText = (columns: TagColumns): string =>
-  TAG_COLUMNS.filter((column) => columns[column] !== undefined)
-    .map((column) => `${column}=${columns[column]}`)
-    .join(';');
+/** `name: Variablenname`, line by line: which column was taken for what, by its heading. */
+export const columnsText = (columns: TagColumns, headings: readonly string[]): string =>
+  TAG_COLUMNS.flatMap((column) =>
+    columns[column] === undefined ? [] : [`${column}: ${headings[columns[column]] ?? ''}`],
+  ).join('\n');
 
-/** The inverse; what is not understood is left out. */
-export function readColumns(text: string): TagColumns {
+/** The same for a table with these headings, wherever they stand now; empty unless it has them all. */
+export function readColumns(text: string, headings: readonly string[]): TagColumns {
   const columns: TagColumns = {};
-  for (const part of text.split(';')) {
-    const [column, at] = part.split('=');
-    const known = TAG_COLUMNS.find((c) => c === column);
-    if (known && /^\d+$/.test(at ?? '')) columns[known] = Number(at);
+  for (const line of text.split('\n')) {
+    const colon = line.indexOf(': ');
+    const column = TAG_COLUMNS.find((c) => c === line.slice(0, colon));
+    const at = headings.indexOf(line.slice(colon + 2));
+    if (!column || at < 0) return {};
+    columns[column] = at;
   }
   return columns;
 }

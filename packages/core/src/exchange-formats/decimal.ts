@@ -7,7 +7,7 @@ export type Decimal = (typeof DECIMALS)[number];
 export function decimalOf(table: TextTable): Decimal {
   let commas = 0;
   let points = 0;
-  for (const { cells } of table.rows.slice(0, 200)) {
+  for (const cells of table.rows.slice(0, 200)) {
     for (const cell of cells) {
       if (/(^|[\s=–-])\d+,\d+([\s=–-]|$)/.test(cell)) commas++;
       else if (/(^|[\s=–-])\d+\.\d+([\s=–-]|$)/.test(cell)) points++;

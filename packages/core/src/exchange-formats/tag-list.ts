@@ -38,11 +38,8 @@ export interface TagTexts {
   structures: readonly ListedStructure[];
 }
 
-/** A row of a file: its number there, and its cells as they are written. */
-export interface ListedRow {
-  line: number;
-  cells: readonly string[];
-}
+/** The cells of a row as they are written. */
+export type Cells = readonly string[];
 
 /** A structured type that a file declares, its members in order. */
 export interface ListedStructure {
@@ -63,7 +60,9 @@ export interface FileFault {
  * each costs as much as reading it.
  */
 export interface TagList {
-  rows: readonly ListedRow[];
+  rows: readonly Cells[];
+  /** the number of each row as its file counts */
+  lines: Uint32Array;
   /** a field without a cell is none of the file's business */
   columns: TagColumns;
   /** the decimal sign of its scalings */
@@ -82,16 +81,16 @@ export const fieldsOf = ({ columns }: TagList): TagField[] =>
   TAG_FIELDS.filter((field) => columns[field] !== undefined);
 
 /** What a row says of a field; empty where its file has no room for it. */
-export function said({ columns, decimal }: TagList, row: ListedRow, field: TagColumnName): string {
+export function said({ columns, decimal }: TagList, cells: Cells, field: TagColumnName): string {
   const at = columns[field];
-  const text = at === undefined ? '' : (row.cells[at] ?? '').trim();
+  const text = at === undefined ? '' : (cells[at] ?? '').trim();
   return field === 'scaling' ? withPoint(text, decimal) : text;
 }
 
 /** The tags of a list, one by one. */
 export const listedTags = (list: TagList): ListedTag[] =>
-  list.rows.map((row) => ({
-    line: row.line,
+  list.rows.map((row, i) => ({
+    line: list.lines[i]!,
     name: said(list, row, 'name'),
     says: Object.fromEntries(fieldsOf(list).map((field) => [field, said(list, row, field)])),
   }));
@@ -104,9 +103,7 @@ export function listOfTags(
 ): TagList {
   const columns: TagColumns = { name: 0 };
   fields.forEach((field, i) => (columns[field] = i + 1));
-  const rows = tags.map(({ line, name, says }) => ({
-    line,
-    cells: [name, ...fields.map((field) => says[field] ?? '')],
-  }));
-  return { ...more, rows, columns, decimal: 'point' };
+  const rows = tags.map(({ name, says }) => [name, ...fields.map((field) => says[field] ?? '')]);
+  const lines = Uint32Array.from(tags, ({ line }) => line);
+  return { ...more, rows, lines, columns, decimal: 'point' };
 }

@@ -4,9 +4,11 @@ import { read, unread, type Read } from '../address/result.js';
 /** More than that is no hardware list. */
 export const MOST_LIST_CHARACTERS = 20_000_000;
 
-/** Cells of text as they are written, row by row; the number of each row as its file counts. */
+/** Cells of text as they are written, row by row. */
 export interface TextTable {
-  rows: readonly { line: number; cells: readonly string[] }[];
+  rows: readonly (readonly string[])[];
+  /** the number of each row as its file counts */
+  lines: Uint32Array;
 }
 
 export const SEPARATORS = ['\t', ';', ',', '|'] as const;
@@ -14,7 +16,10 @@ export type Separator = (typeof SEPARATORS)[number];
 
 const EMPTY = unread('the list is empty', 'it has a row of headings and a row for each part');
 
-/** Told of how many rows are read, `progress` makes long lists bearable. Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over. */
+/**
+ * Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over.
+ * `progress` is told how many rows of a long list are read.
+ */
 export function readTable(text: string, separator?: Separator, progress?: (rows: number) => void): Read<TextTable> {
   if (text.length > MOST_LIST_CHARACTERS) {
     return unread(`${text.length} characters`, `a list has at most ${MOST_LIST_CHARACTERS}`);
@@ -29,12 +34,20 @@ export function readTable(text: string, separator?: Separator, progress?: (rows:
   if (quote) {
     return unread(`row ${(quote.row ?? 0) + 1}: a quotation mark is not closed`, 'close it, or take it out');
   }
-  // The parser's own rows are kept: of a hundred thousand rows a copy would cost more than the rest.
-  const filled: { line: number; cells: string[] }[] = [];
-  data.forEach((cells, i) => {
-    if (cells.some((cell) => cell !== '' && cell.trim() !== '')) filled.push({ line: i + 1, cells });
-  });
-  return filled.length === 0 ? EMPTY : read({ rows: filled });
+  return filled(data);
+}
+
+/** The rows that have a cell with something in it; not copied, for of a hundred thousand that would cost more than the rest. */
+function filled(all: readonly (readonly string[])[]): Read<TextTable> {
+  const rows: (readonly string[])[] = [];
+  const lines = new Uint32Array(all.length);
+  for (let i = 0; i < all.length; i++) {
+    const cells = all[i]!;
+    if (!cells.some((cell) => cell !== '' && cell.trim() !== '')) continue;
+    lines[rows.length] = i + 1;
+    rows.push(cells);
+  }
+  return rows.length === 0 ? EMPTY : read({ rows, lines: lines.subarray(0, rows.length) });
 }
 
 const CHUNK = 1_000_000;
@@ -85,10 +98,7 @@ export function separatorOf(text: string): Separator {
 
 /** The same for the cells of a worksheet. */
 export function tableOf(rows: readonly (readonly unknown[])[]): Read<TextTable> {
-  const filled = rows
-    .map((cells, i) => ({ line: i + 1, cells: cells.map(cellText) }))
-    .filter(({ cells }) => cells.some((cell) => cell !== ''));
-  return filled.length === 0 ? EMPTY : read({ rows: filled });
+  return filled(rows.map((cells) => cells.map(cellText)));
 }
 
 function cellText(cell: unknown): string {

@@ -19,14 +19,23 @@ function inOrderAlready(list: readonly Entity[]): boolean {
   return true;
 }
 
+/** Long lists that were put together once, by the ids that they were made of, for as long as the project is the same. */
+const longLists = new WeakMap<readonly string[], { reader: Reader; children: Entity[] }>();
+const LONG = 1000;
+
 /** The entities of one kind that refer to this id, in order: the lanes of an exchange, the ports of a network … */
 export function childrenOf<K extends Kind>(reader: Reader, kind: K, id: string): EntityOf[K][] {
+  const ids = reader.referrers(kind, id);
+  const long = reader.fixed && ids.length > LONG ? longLists.get(ids) : undefined;
+  if (long && long.reader === reader) return long.children.slice() as EntityOf[K][];
   const children: EntityOf[K][] = [];
-  for (const child of reader.referrers(kind, id)) {
+  for (const child of ids) {
     const entity = reader.get(kind, child);
     if (entity) children.push(entity);
   }
-  return inOrderAlready(children) ? children : children.sort(byOrder);
+  if (!inOrderAlready(children)) children.sort(byOrder);
+  if (reader.fixed && ids.length > LONG) longLists.set(ids, { reader, children: children.slice() });
+  return children;
 }
 
 export function inOrder<K extends Kind>(project: Project, kind: K): EntityOf[K][] {

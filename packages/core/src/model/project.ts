@@ -16,6 +16,8 @@ export interface EntityChange<K extends Kind = Kind> {
  * whole project in the browser and over a few fetched rows on the server.
  */
 export interface Reader {
+  /** it gives the same answers for ever, so that what was read of it may be kept */
+  readonly fixed?: true;
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined;
   /** ids of the entities of one kind that refer to this id, or of tags by a `nameKey`; in no particular order */
   referrers(kind: Kind, id: string): readonly string[];
@@ -26,6 +28,8 @@ const referrerKey = (kind: Kind, id: string) => `${kind}>${id}`;
 
 /** A whole project: immutable; `with` gives the next one. */
 export class Project implements Reader {
+  readonly fixed = true;
+
   private constructor(
     private readonly tables: Readonly<Record<Kind, Table<Entity>>>,
     private readonly references: Table<readonly string[]>,

@@ -27,6 +27,6 @@ export class TagImport {
   /** when its source was last changed, where somebody has said so, ISO 8601 */
   @IsOptional() @IsString() @MaxLength(40) source?: string | null;
   @Nested(() => Became) became!: Became;
-  /** how its columns were understood: `Name=2;Type=0`, remembered for the next file with the same headings */
+  /** how its columns were understood: `name: Variablenname`, line by line; remembered for the next file with the same headings */
   @IsText() understood?: string;
 }

@@ -39,7 +39,7 @@ export interface Recognised {
 export function recogniseColumns(table: TextTable): Recognised | null {
   let best: Recognised | null = null;
   table.rows.slice(0, 10).forEach((row, heading) => {
-    const cells = row.cells.map((cell) => cell.trim());
+    const cells = row.map((cell) => cell.trim());
     const columns: ColumnChoice = {};
     for (const column of LIST_COLUMNS) {
       const at = cells.findIndex((cell, i) => HEADINGS[column].test(cell) && !Object.values(columns).includes(i));

@@ -46,7 +46,8 @@ const KINDS: readonly (readonly [RegExp, ModuleKind])[] = [
 /** Every row after the headings. Numbers may be written with a decimal comma or point, and thousands apart. */
 export function listRows(table: TextTable, heading: number, columns: ColumnChoice): ListRow[] {
   let station = '';
-  return table.rows.slice(heading + 1).map(({ line, cells }) => {
+  return table.rows.slice(heading + 1).map((cells, i) => {
+    const line = table.lines[heading + 1 + i]!;
     const text = (column: ListColumn) => (columns[column] === undefined ? '' : (cells[columns[column]] ?? '').trim());
     // Merged cells leave the station's name in its first row only.
     station = text('station') || station;

@@ -36,7 +36,7 @@ export function importChanges(
 ): Change[] {
   const rows = list.rows
     .map((_, i) => plannedTag(list, plan, i))
-    .filter(({ what, row }) => what !== 'not taken' && what !== 'empty' && !without.has(row.line));
+    .filter(({ what, line }) => what !== 'not taken' && what !== 'empty' && !without.has(line));
   const count = (what: Becomes) => rows.filter((row) => row.what === what).length;
   const dropped = drop ? plan.gone : [];
   const entry: TagImport = {
@@ -67,19 +67,19 @@ export function importChanges(
 }
 
 /** A tag with what its row says of it. */
-export function tagOfRow(context: RowContext, { row, name }: Pick<PlannedTag, 'row' | 'name'>, tag: Tag): Tag {
+export function tagOfRow(context: RowContext, { cells, name }: Pick<PlannedTag, 'cells' | 'name'>, tag: Tag): Tag {
   const said: Partial<Record<TagField, unknown>> = {};
   for (const { field, at } of context.fields) {
-    const value = readCell(context, field, row.cells[at])?.value;
+    const value = readCell(context, field, cells[at])?.value;
     if (value !== null && value !== undefined) said[field] = value;
   }
   return Object.assign({ ...tag, name }, said);
 }
 
-function fieldChanges(context: RowContext, { row, name }: PlannedTag, known: Tag): Change[] {
+function fieldChanges(context: RowContext, { cells, name }: PlannedTag, known: Tag): Change[] {
   const changes = name === known.name ? [] : [set('tag', known, ['name'], name)];
   for (const { field, at } of context.fields) {
-    const differs = compareCell(context, field, row.cells[at], known);
+    const differs = compareCell(context, field, cells[at], known);
     if (differs?.taken) changes.push(set('tag', known, [field], differs.value));
   }
   return changes;

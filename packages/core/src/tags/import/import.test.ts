@@ -79,7 +79,7 @@ const WRONG = 'Name;Type;Address;Access\n;INT;;\nA;INT;;\na;INT;;\nB;NUMBER;q7;o
 
 test('what is wrong stands at its row: no name, twice, no such word; what cannot be read is kept as typed', () => {
   const made = plan(smallPlant(), csv(WRONG));
-  expect(made.rows.map((r) => [r.row.line, r.what, r.problem])).toEqual([
+  expect(made.rows.map((r) => [r.line, r.what, r.problem])).toEqual([
     [2, 'not taken', 'it has no name'],
     [3, 'added', null],
     [4, 'not taken', 'it has the name of row 3'],

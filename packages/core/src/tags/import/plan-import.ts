@@ -1,4 +1,4 @@
-import { said, type FileFault, type ListedRow, type TagField, type TagList } from '../../exchange-formats/tag-list.js';
+import { said, type FileFault, type Cells, type TagField, type TagList } from '../../exchange-formats/tag-list.js';
 import { childrenOf } from '../../model/order.js';
 import type { Project, Reader } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
@@ -39,7 +39,8 @@ export interface ImportPlan {
 
 /** One row of the file against the station's tags. */
 export interface PlannedTag extends RowDetail {
-  row: ListedRow;
+  line: number;
+  cells: Cells;
   name: string;
   what: Becomes;
 }
@@ -51,7 +52,12 @@ const NOTHING: RowDetail = { known: null, differs: NONE, bound: NONE, problem: n
 
 export const plannedTag = (list: TagList, { becomes, details }: ImportPlan, at: number): PlannedTag => ({
   ...(details.get(at) ?? NOTHING),
-  ...{ row: list.rows[at]!, name: said(list, list.rows[at]!, 'name'), what: BECOMES[becomes[at]!]! },
+  ...{
+    line: list.lines[at]!,
+    cells: list.rows[at]!,
+    name: said(list, list.rows[at]!, 'name'),
+    what: BECOMES[becomes[at]!]!,
+  },
 });
 
 const EMPTY = BECOMES.indexOf('empty');
@@ -78,16 +84,15 @@ export function planImport(
   const context = rowContext(project, station, list, made.created);
   const becomes = new Uint8Array(list.rows.length);
   const details = new Map<number, Detail>();
-  const tags: (Tag | undefined)[] = new Array<Tag | undefined>(list.rows.length).fill(undefined);
   const fresh = new Set<string>();
   const twice: number[] = [];
   const nameAt = list.columns.name ?? 0;
-  list.rows.forEach((row, i) => {
+  list.rows.forEach((cells, i) => {
     if (i % STEP === 0 && list.rows.length > STEP) progress(i, list.rows.length);
-    const name = (row.cells[nameAt] ?? '').trim();
+    const name = (cells[nameAt] ?? '').trim();
     const tag = name === '' ? undefined : known.find(name);
     if (name === '') {
-      becomes[i] = saysSomething(row, context) ? NOT_TAKEN : EMPTY;
+      becomes[i] = saysSomething(cells, context) ? NOT_TAKEN : EMPTY;
       if (becomes[i] === NOT_TAKEN) detailOf(details, i).problem = 'it has no name';
     } else if (tag === 'again' || (tag === undefined && fresh.size === fresh.add(keyOf(name)).size)) {
       becomes[i] = NOT_TAKEN;
@@ -95,26 +100,26 @@ export function planImport(
     } else if (tag === undefined) becomes[i] = ADDED;
     else {
       becomes[i] = UNCHANGED;
-      tags[i] = tag;
+      const before = details.size;
       if (name !== tag.name) detailOf(details, i).differs.push(`name: ${name}, was ${tag.name}`);
-      for (const { field, at } of context.fields) compare(context, field, row.cells[at], tag, i, details);
+      for (const { field, at } of context.fields) compare(context, field, cells[at], tag, i, details);
+      if (details.size > before && changed(project, detailOf(details, i), tag)) becomes[i] = CHANGED;
     }
   });
   for (const { field, at } of context.fields) {
-    if (!takesAnyText(field)) readColumn(context, field, at, becomes, details);
-  }
-  for (const [i, detail] of details) {
-    const tag = tags[i];
-    if (!tag || detail.differs.length === 0) continue;
-    becomes[i] = CHANGED;
-    details.set(i, { ...detail, known: tag.id, bound: boundTo(project, tag.id) });
+    if (fresh.size > 0 && !takesAnyText(field)) readColumn(context, field, at, becomes, details);
   }
   nameTwice(list, twice, keyOf, details);
   const gone = known.left.filter((tag) => tag.import).map((tag) => ({ tag, bound: boundTo(project, tag.id) }));
   return { becomes, details, gone, faults: [...list.faults, ...made.faults], structures: made.created };
 }
 
-type Detail = RowDetail & { differs: string[]; problem: string | null };
+interface Detail extends RowDetail {
+  known: string | null;
+  differs: string[];
+  bound: readonly string[];
+  problem: string | null;
+}
 
 function detailOf(details: Map<number, Detail>, at: number): Detail {
   let detail = details.get(at);
@@ -132,7 +137,7 @@ function readColumn(
 ): void {
   const { rows } = context.list;
   for (let i = 0; i < rows.length; i++) {
-    const read = becomes[i] === ADDED ? readCell(context, field, rows[i]!.cells[at]) : null;
+    const read = becomes[i] === ADDED ? readCell(context, field, rows[i]![at]) : null;
     if (read && read.problem !== null) addProblem(details, i, read.problem);
   }
 }
@@ -156,6 +161,14 @@ function compare(
   }
 }
 
+/** Whether its row says a tag otherwise; which it is, and what is bound to it, is then kept. */
+function changed(project: Project, detail: Detail, tag: Tag): boolean {
+  if (detail.differs.length === 0) return false;
+  detail.known = tag.id;
+  detail.bound = boundTo(project, tag.id);
+  return true;
+}
+
 function addProblem(details: Map<number, Detail>, at: number, problem: string): void {
   const detail = detailOf(details, at);
   detail.problem = detail.problem === null ? problem : `${detail.problem}; ${problem}`;
@@ -170,7 +183,7 @@ export function keyRule(project: Reader, stationId: string): (name: string) => s
 
 const FIELD_WORDS: Partial<Record<TagField, string>> = { place: 'address', open: 'to others' };
 
-const saysSomething = ({ cells }: ListedRow, { fields }: RowContext) => fields.some(({ at }) => cells[at]?.trim());
+const saysSomething = (cells: Cells, { fields }: RowContext) => fields.some(({ at }) => cells[at]?.trim());
 
 /** Says of each row that has the name of an earlier one, of which. */
 function nameTwice(
@@ -181,10 +194,10 @@ function nameTwice(
 ): void {
   if (twice.length === 0) return;
   const first = new Map<string, number>();
-  for (const row of list.rows) {
-    const key = keyOf(said(list, row, 'name'));
-    if (!first.has(key)) first.set(key, row.line);
-  }
+  list.rows.forEach((cells, i) => {
+    const key = keyOf(said(list, cells, 'name'));
+    if (!first.has(key)) first.set(key, list.lines[i]!);
+  });
   for (const at of twice) {
     const line = first.get(keyOf(said(list, list.rows[at]!, 'name')));
     detailOf(details, at).problem = `it has the name of row ${line}`;

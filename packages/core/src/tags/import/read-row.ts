@@ -1,4 +1,5 @@
 import { dequal } from 'dequal/lite';
+import { formatAddress } from '../../address/format-address.js';
 import { memoriesOf } from '../../address/memory.js';
 import { samePlace } from '../../address/same-place.js';
 import { sameType } from '../../data/same-type.js';
@@ -51,6 +52,7 @@ export function compareCell(
   const text = textOf(cell ?? '', field, context);
   const before = known[field] ?? null;
   if (text === (before ?? '')) return null;
+  if (field === 'place' && known.place && text === addressOf(known.place, context)) return null;
   const read = readTagField(field, text, context);
   if (read.taken && sameValue(field, read.value ?? null, before)) return null;
   // Written out only where they differ: of a hundred thousand tags most do not.
@@ -58,6 +60,13 @@ export function compareCell(
   if (text === was) return null;
   if (context.list.directOnly && field === 'place' && text === '' && !was.startsWith('%')) return null;
   return { ...read, text, was };
+}
+
+/** In one of the station's own areas; null: it is elsewhere. */
+function addressOf(place: NonNullable<Tag['place']>, { memories }: RowContext): string | null {
+  if ('typed' in place) return place.typed;
+  const memory = memories.find(({ area }) => area.id === place.area);
+  return memory ? formatAddress(memory, place) : null;
 }
 
 function sameValue(field: TagField, read: unknown, before: unknown): boolean {
