@@ -109,6 +109,27 @@ test('the seeded faults are found, once each, with both values', () => {
     ['ADR 8', 'blocker', 'meter-line', 'unit address 13', 'unit address 13'],
     ROOF_LINE,
     ['LIN 8', 'blocker', 'roof-radio', '1 end unit', 'RoofA, RoofB: 2'],
+    [
+      'ROU 4',
+      'blocker',
+      'route-plant',
+      'typed: Plant LAN > 10.48.10.11',
+      'the port of PlantCtl is on a module of its own; right is Plant LAN > 10.48.10.11 / rack > 0',
+    ],
+    [
+      'ROU 5',
+      'blocker',
+      'route-plant-trend',
+      'typed: Plant LAN > 10.48.10.11 / rack > 1',
+      'slot 1 holds Ethernet, no CPU; right is Plant LAN > 10.48.10.11 / rack > 0',
+    ],
+    [
+      'ROU 1',
+      'blocker',
+      'route-dock',
+      'ServiceLaptop asks for program transfer',
+      'DockCtl: it reaches QuayLink, and there: QuayLink is a coupler: it passes the data of its own coupler area, and no program transfer',
+    ],
     ['ADR 13', 'blocker', 'duty', 'told SkidCtl at 10.48.10.14, its former address', 'is at 10.48.10.12'],
     [
       'TYP 5',
@@ -197,6 +218,7 @@ test('the two differ in the mended paths only', () => {
     'end service-servicelaptop told.service-brinertu.telemetry',
     'exchange evaporators onLoss',
     'exchange meters cadence',
+    'expectation route-dock-not ',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',
     'network roof-radio radio.endUnits',
@@ -206,6 +228,9 @@ test('the two differ in the mended paths only', () => {
     'port port-servicelaptop-loose mask',
     'port port-watermeter-meter-line unit',
     'project project name',
+    'route route-dock ',
+    'route route-plant stated',
+    'route route-plant-trend stated',
     'tag tag-plantctl-aisle-see-17 name',
   ]);
 });

@@ -17,6 +17,7 @@ import { ROOF_AREAS, ROOF_CLAIMS, ROOF_ENDS, ROOF_EXCHANGES, ROOF_LANES } from '
 import { tagClaims, tags, TAG_ENDS, TAG_EXCHANGES, TAG_IMPORTS, TAG_LANES, TAG_SERIES } from './kestrel-quay-tags.js';
 import { copies, MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';
 import { BRINE_CLAIMS, BRINE_LANES, BRINE_TAGS, SERVICE_EXCHANGES, serviceEnds } from './kestrel-quay-service.js';
+import { expectations, HELPERS, routes } from './kestrel-quay-routes.js';
 import { landings, MODULES, MORE_STATIONS, morePorts, networks, RACKS } from './kestrel-quay-wiring.js';
 
 /**
@@ -63,6 +64,9 @@ function typed(agreed: boolean): Project {
       ...ROOF_LANES,
       ...BRINE_LANES,
     ],
+    route: routes(agreed),
+    helper: HELPERS,
+    expectation: expectations(agreed),
     claim: [
       ...[...DUTY, ...STARTUP].flatMap((l) => [l.left(agreed), l.right(agreed)]),
       ...[...moreClaims(agreed), ...tagClaims(agreed), ...ROOF_CLAIMS, ...BRINE_CLAIMS],

@@ -6,6 +6,7 @@ import { Hardware1700000000004 } from './migrations/4-hardware.js';
 import { Settings1700000000005 } from './migrations/5-settings.js';
 import { Tags1700000000006 } from './migrations/6-tags.js';
 import { TagLists1700000000007 } from './migrations/7-tag-lists.js';
+import { Routes1700000000008 } from './migrations/8-routes.js';
 import { ALL_TABLES } from './tables.js';
 
 export function dataSourceOptions(url: string): DataSourceOptions {
@@ -23,6 +24,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Settings1700000000005,
       Tags1700000000006,
       TagLists1700000000007,
+      Routes1700000000008,
     ],
     migrationsRun: true,
     synchronize: false,

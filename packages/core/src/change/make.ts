@@ -26,6 +26,9 @@ export function set(kind: Kind, entity: Entity, path: readonly string[], after: 
   return change;
 }
 
+/** What is nothing without the stations that it names. */
+const BETWEEN_STATIONS: readonly Kind[] = ['end', 'landing', 'route', 'helper', 'expectation'];
+
 /**
  * The changes that drop an entity with all that depends on it: its parts go with it, and elsewhere the fields that
  * name it are emptied. One undo brings all of it back.
@@ -44,7 +47,7 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
       const fields = referencesOf(k, holder).filter((r) => r.id === target);
       const goesToo =
         fields.some((r) => r.path[0] === owner) || (k === 'claim' && fields.some((r) => r.kind === 'end'));
-      const oneOfItsOwn = (k === 'end' || k === 'landing') && fields.some((r) => r.kind === 'station');
+      const oneOfItsOwn = BETWEEN_STATIONS.includes(k) && fields.some((r) => r.kind === 'station');
       if (goesToo || oneOfItsOwn) visit(k, dependent);
       else {
         const known = others.get(dependent) ?? { kind: k, entity: holder, fields: [] };

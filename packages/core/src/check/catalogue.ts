@@ -108,6 +108,18 @@ import { tagsAtOneAddress } from './rules/pos/pos-10-tags-at-one-address.js';
 import { polarity } from './rules/typ/typ-7-polarity.js';
 import { unusualTable } from './rules/typ/typ-11-unusual-table.js';
 import { tagsAndDrivers } from './rules/cap/cap-4-tags.js';
+import { noRoute } from './rules/rou/rou-1-no-route.js';
+import { hopNotReady } from './rules/rou/rou-2-port-not-ready.js';
+import { notPassed } from './rules/rou/rou-3-not-passed.js';
+import { backplaneHop } from './rules/rou/rou-4-backplane.js';
+import { noCpuThere } from './rules/rou/rou-5-no-cpu.js';
+import { ownPortChosen } from './rules/rou/rou-6-own-port.js';
+import { twoAsGood } from './rules/rou/rou-7-two-as-good.js';
+import { textWrong } from './rules/rou/rou-8-text-wrong.js';
+import { noWayBack } from './rules/rou/rou-9-no-way-back.js';
+import { helperObject } from './rules/rou/rou-10-helper.js';
+import { expectationHeld } from './rules/rou/rou-11-expectation.js';
+import { leftIn } from './rules/doc/doc-6-left-in.js';
 import { olderThanSource } from './rules/doc/doc-4-older-than-source.js';
 
 /** Every rule, by code. A new rule is a new file, a line above and one below. */
@@ -222,4 +234,16 @@ export const RULES: readonly Rule[] = [
   acceptanceIncomplete,
   olderThanSource,
   openAccess,
+  noRoute,
+  hopNotReady,
+  notPassed,
+  backplaneHop,
+  noCpuThere,
+  ownPortChosen,
+  twoAsGood,
+  textWrong,
+  noWayBack,
+  helperObject,
+  expectationHeld,
+  leftIn,
 ];

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { invert, type ChangeSet } from '../change/change.js';
 import { diff } from '../change/diff.js';
-import { randomEdit, smallPlant, taggedPlant, THEMES, type Theme } from '../testing/random-edits.testing.js';
+import { plantOf, randomEdit, smallPlant, taggedPlant, THEMES } from '../testing/random-edits.testing.js';
 import { codesOf } from '../testing/two-stations.testing.js';
 import { RULES } from './catalogue.js';
 import { CheckEngine, type CheckChange } from './engine.js';
@@ -11,14 +11,13 @@ import type { Finding } from './finding.js';
 const theme = fc.constantFrom(...THEMES);
 const steps = fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { minLength: 4, maxLength: 30 });
 
-const plantOf = (about: Theme) => (about === 'tags' ? taggedPlant() : smallPlant());
-
 const sorted = (findings: ReadonlyMap<string, Finding>) =>
   [...findings.values()].sort((a, b) => (a.key < b.key ? -1 : 1));
 
 test('the plant of these tests has nothing to find', () => {
   expect(codesOf(smallPlant())).toEqual([]);
   expect(codesOf(taggedPlant())).toEqual([]);
+  expect(codesOf(plantOf('routes'))).toEqual([]);
 });
 
 /** Random change sets over shared areas, with edits of profiles and networks among them. */

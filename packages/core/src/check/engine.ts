@@ -57,11 +57,13 @@ const CHECKS: { [S in Scope]: Check<S>[] } = {
   station: checksOf('station'),
   area: checksOf('area'),
   exchange: checksOf('exchange'),
+  route: checksOf('route'),
+  expectation: checksOf('expectation'),
   lane: checksOf('lane'),
   overlap: checksOf('overlap'),
 };
 
-const UNIT_KINDS = ['project', 'network', 'station', 'area', 'exchange', 'lane'] as const;
+const UNIT_KINDS = ['project', 'network', 'station', 'area', 'exchange', 'route', 'expectation', 'lane'] as const;
 type UnitKind = (typeof UNIT_KINDS)[number];
 /** Checked as a whole, after all lanes and overlaps. */
 type WholeKind = Exclude<UnitKind, 'lane'>;

@@ -4,7 +4,7 @@ import type { Project } from '../model/project.js';
 import { SEVERITIES, type Finding } from './finding.js';
 
 /** What findings are listed under, in the order of the steps; the project as a whole comes first. */
-const KINDS_IN_ORDER: readonly Kind[] = ['station', 'network', 'exchange'];
+const KINDS_IN_ORDER: readonly Kind[] = ['station', 'network', 'route', 'expectation', 'exchange'];
 
 /** ADR 2 before ADR 12. */
 const byCode = new Intl.Collator('en', { numeric: true });

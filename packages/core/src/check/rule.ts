@@ -3,6 +3,8 @@ import type { Comparison } from '../lane/compare.js';
 import type { Occupancy, Use } from '../lane/occupancy.js';
 import type { Span } from '../address/resolve.js';
 import type { Area } from '../model/area.js';
+import type { Expectation } from '../model/expectation.js';
+import type { Route } from '../model/route.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Network } from '../model/network.js';
 import type { ProjectInfo } from '../model/project-info.js';
@@ -48,6 +50,8 @@ export interface Subjects {
   station: Station;
   area: Area;
   exchange: Exchange;
+  route: Route;
+  expectation: Expectation;
   lane: Comparison;
   overlap: Overlap;
 }

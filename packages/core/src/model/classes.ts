@@ -3,6 +3,8 @@ import { Area } from './area.js';
 import { Claim } from './claim.js';
 import { End } from './end.js';
 import { Exchange } from './exchange.js';
+import { Expectation } from './expectation.js';
+import { HelperObject } from './helper-object.js';
 import type { Kind } from './kinds.js';
 import { Landing } from './landing.js';
 import { Lane } from './lane.js';
@@ -13,6 +15,7 @@ import { Port } from './port.js';
 import { Profile } from './profile.js';
 import { ProjectInfo } from './project-info.js';
 import { Rack } from './rack.js';
+import { Route } from './route.js';
 import { Setting } from './setting.js';
 import { Station } from './station.js';
 import { Structure } from './structure.js';
@@ -44,4 +47,7 @@ export const CLASSES: Record<Kind, new () => object> = {
   acceptance: Acceptance,
   tick: Tick,
   setting: Setting,
+  route: Route,
+  helper: HelperObject,
+  expectation: Expectation,
 };

@@ -3,6 +3,8 @@ import type { Area } from './area.js';
 import type { Claim } from './claim.js';
 import type { End } from './end.js';
 import type { Exchange } from './exchange.js';
+import type { Expectation } from './expectation.js';
+import type { HelperObject } from './helper-object.js';
 import type { Landing } from './landing.js';
 import type { Lane } from './lane.js';
 import type { MemoryCopy } from './memory-copy.js';
@@ -12,6 +14,7 @@ import type { Port } from './port.js';
 import type { Profile } from './profile.js';
 import type { ProjectInfo } from './project-info.js';
 import type { Rack } from './rack.js';
+import type { Route } from './route.js';
 import type { Setting } from './setting.js';
 import type { Station } from './station.js';
 import type { Structure } from './structure.js';
@@ -43,6 +46,9 @@ export const KINDS = [
   'acceptance',
   'tick',
   'setting',
+  'route',
+  'helper',
+  'expectation',
 ] as const;
 export type Kind = (typeof KINDS)[number];
 
@@ -68,6 +74,9 @@ export interface EntityOf {
   acceptance: Acceptance;
   tick: Tick;
   setting: Setting;
+  route: Route;
+  helper: HelperObject;
+  expectation: Expectation;
 }
 export type Entity = EntityOf[Kind];
 
@@ -94,6 +103,9 @@ export const KIND_WORDS: Record<Kind, string> = {
   acceptance: 'acceptance',
   tick: 'tick',
   setting: 'setting',
+  route: 'route',
+  helper: 'helper object',
+  expectation: 'expectation',
 };
 
 export const PROJECT_ID = 'project';

@@ -20,12 +20,14 @@ import {
   LINE_ROLES,
   PURPOSES,
   RADIO_SORTS,
+  TRAFFICS,
   type AddressSource,
   type Calling,
   type Electrical,
   type LineRole,
   type Purpose,
   type RadioSort,
+  type Traffic,
 } from './words.js';
 
 /** A TCP port that a station answers on for one protocol. */
@@ -103,6 +105,8 @@ export class Port {
   @Nested(() => RadioUnit, { nullable: true }) radio?: RadioUnit | null;
   /** of an adapter of a virtual machine: the host's adapter that it is bridged to */
   @IsOptional() @IsId() bridgedTo?: string | null;
+  /** which kinds of service traffic it takes; any where nothing is said */
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(TRAFFICS, { each: true }) takes?: Traffic[] | null;
   /** how it can be told from others of the same computer */
   @IsText() recognised?: string;
 }

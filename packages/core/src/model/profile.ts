@@ -19,6 +19,7 @@ import {
   AREA_KINDS,
   CALLING,
   FORWARDS,
+  HOP_ORDERS,
   MODULE_KINDS,
   NAME_FORMS,
   NETWORK_KINDS,
@@ -27,6 +28,7 @@ import {
   type AreaKind,
   type Calling,
   type Forward,
+  type HopOrder,
   type ModuleKind,
   type NameForm,
   type NetworkKind,
@@ -104,6 +106,24 @@ export class Sizes {
 /** Something that the type passes on between its networks. */
 export class Forwarding {
   @IsIn(FORWARDS) what!: Forward;
+  /** the oldest firmware that does so, compared part by part; empty: any */
+  @IsOptional() @IsString() @MaxLength(60) firmware?: string;
+  @IsString() @MaxLength(500) source!: string;
+}
+
+/** How the text of a route is written at a station of this type, with its source. */
+export class RouteText {
+  /** between two hops */
+  @IsString() @MaxLength(10) separator!: string;
+  /** between the two parts of a hop */
+  @IsString() @MaxLength(10) joint!: string;
+  @IsIn(HOP_ORDERS) hopOrder!: HopOrder;
+  /** whether ways are written by name, or as numbers of ports */
+  @IsBoolean() named!: boolean;
+  /** whether the first hop says which own port it leaves by */
+  @IsBoolean() firstPort!: boolean;
+  /** around the whole text; empty: nothing */
+  @IsString() @MaxLength(2) quote!: string;
   @IsString() @MaxLength(500) source!: string;
 }
 
@@ -144,6 +164,8 @@ export class Profile {
   @Nested(() => PointText, { nullable: true }) itemText?: PointText | null;
   /** how a row names the station that it asks, where each row does: `{address}:{port}/{unit}` */
   @Nested(() => PointText, { nullable: true }) stationText?: PointText | null;
+  /** how the text of a route is written; as the core assumes where nothing is said */
+  @Nested(() => RouteText, { nullable: true }) routeText?: RouteText | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */

@@ -24,6 +24,7 @@ export const OWNER_FIELD: Partial<Record<Kind, string>> = {
   end: 'exchange',
   lane: 'exchange',
   claim: 'lane',
+  helper: 'route',
 };
 
 type Lister<K extends Kind> = (entity: EntityOf[K]) => Reference[];
@@ -75,6 +76,13 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
     ...one('port', p.bridgedTo, 'bridgedTo'),
   ],
   setting: (s) => one('station', s.station, 'station'),
+  route: (r) => [...one('station', r.from, 'from'), ...one('station', r.to, 'to'), ...one('port', r.port, 'port')],
+  helper: (h) => [
+    ...one('route', h.route, 'route'),
+    ...one('station', h.station, 'station'),
+    ...one('station', h.standsFor, 'standsFor'),
+  ],
+  expectation: (e) => [...one('station', e.from, 'from'), ...one('station', e.to, 'to')],
   area: (a) => one('station', a.station, 'station'),
   structure: (s) => Object.entries(s.members).flatMap(([key, member]) => type(member.type, 'members', key, 'type')),
   series: (s) => [...one('station', s.station, 'station'), ...type(s.type, 'type'), ...place(s.place)],

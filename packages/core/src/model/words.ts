@@ -190,7 +190,13 @@ export type ReferenceField = (typeof REFERENCE_FIELDS)[number];
 export type ToldFieldName = (typeof TOLD_FIELDS)[number];
 
 /** What a station passes on that is meant for others. */
-export const FORWARDS = ['requests by unit', 'requests by telemetry address', 'requests', 'service access'] as const;
+export const FORWARDS = [
+  'requests by unit',
+  'requests by telemetry address',
+  'requests',
+  'service access',
+  'IP packets',
+] as const;
 export type Forward = (typeof FORWARDS)[number];
 
 export const NAME_FORMS = ['any', 'identifier'] as const;
@@ -259,3 +265,22 @@ export type PanelElement = (typeof PANEL_ELEMENTS)[number];
 /** By what the two ends of a tag map find each other's data. */
 export const BINDINGS = ['by address', 'by name', 'by item text'] as const;
 export type Binding = (typeof BINDINGS)[number];
+
+/** Kinds of traffic that a route is asked for: data on their own, requests of a program, and what an engineer's tool does. */
+export const TRAFFICS = [
+  'cyclic data',
+  'requests',
+  'setting addresses',
+  'looking on',
+  'program transfer',
+  'firmware',
+] as const;
+export type Traffic = (typeof TRAFFICS)[number];
+export const EXPECTED_REACH = ['must reach', 'must not reach'] as const;
+export type ExpectedReach = (typeof EXPECTED_REACH)[number];
+/** Whether a helper object is still to be drawn, was found there, or was taken out again. */
+export const PRESENCES = ['planned', 'found', 'removed'] as const;
+export type Presence = (typeof PRESENCES)[number];
+/** Which of the two parts of a hop is written first. */
+export const HOP_ORDERS = ['way first', 'address first'] as const;
+export type HopOrder = (typeof HOP_ORDERS)[number];

@@ -1,13 +1,14 @@
 import type { Finding, Severity } from '../check/finding.js';
 import type { Verdict } from '../lane/compare.js';
 
-export const STEPS = ['Stations', 'Wiring', 'Exchanges', 'Tags'] as const;
+export const STEPS = ['Stations', 'Wiring', 'Routes', 'Exchanges', 'Tags'] as const;
 export type StepName = (typeof STEPS)[number];
 
 /** The step of the work in which a finding is mended: by what it is about. */
 export function stepOf(finding: Finding): StepName {
   const shownAt = finding.cells[0]?.kind;
   if (shownAt === 'tag' || shownAt === 'series' || shownAt === 'import') return 'Tags';
+  if (finding.about.kind === 'route' || finding.about.kind === 'expectation') return 'Routes';
   if (finding.about.kind === 'network' || finding.cells[0]?.kind === 'port') return 'Wiring';
   return finding.about.kind === 'exchange' ? 'Exchanges' : 'Stations';
 }

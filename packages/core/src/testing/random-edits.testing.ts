@@ -10,6 +10,7 @@ import { inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import type { ModuleKind } from '../model/words.js';
+import { ROUTE_FIELDS, routedPlant } from './routed-plant.testing.js';
 import { added, edited, twoStations } from './two-stations.testing.js';
 
 /** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
@@ -266,7 +267,9 @@ const ON_BUS = /^pn/;
 const ON_AIR = /^pr/;
 
 /** Fields that random edits set, each with values of which some fire a rule and some clear it. */
-const FIELDS: readonly (readonly [kind: Kind, path: string, values: Values, whose?: RegExp])[] = [
+type Field = readonly [kind: Kind, path: string, values: Values, whose?: RegExp];
+
+const FIELDS: readonly Field[] = [
   ['acceptance', 'reason', ['fits', '', 'fits']],
   ['station', 'name', ['A', 'B', 'a', '', 'Z']],
   ['station', 'party', ['own', 'outside']],
@@ -471,7 +474,7 @@ const members = (state: Offset, speed: Offset) => ({
 });
 
 /** The same for what lies inside stations, for times, and for what an exchange needs to run. */
-const INSIDE: typeof FIELDS = [
+const INSIDE: readonly Field[] = [
   ['copy', 'to.number', [240, 20, 398, 300]],
   ['copy', 'to', [null, { typed: 'c?' }, { area: 'areac', view: 'vb', number: 240 }]],
   ['copy', 'length', [null, { typed: '4?' }, { count: 4, unit: 16 }]],
@@ -543,7 +546,7 @@ const INSIDE: typeof FIELDS = [
 ];
 
 /** The same for tags. */
-const TAGS: typeof FIELDS = [
+const TAGS: readonly Field[] = [
   ['exchange', 'binding', ['by name', 'by item text', 'by address'], /^map/],
   ['exchange', 'kind', ['tag map', 'tag map', 'peer connection'], /^map$/],
   ['exchange', 'kind', ['tag map', 'tag map', 'peer connection'], /^x$/],
@@ -593,16 +596,23 @@ const TAGS: typeof FIELDS = [
 ];
 
 /** What a run of edits is mostly about: there are too many fields for one run to meet any of them twice. */
-export const THEMES = ['exchanges', 'wiring', 'hardware', 'inside', 'tags'] as const;
+export const THEMES = ['exchanges', 'wiring', 'hardware', 'inside', 'tags', 'routes'] as const;
 export type Theme = (typeof THEMES)[number];
 
-const KINDS_OF: Record<Exclude<Theme, 'inside' | 'tags'>, readonly Kind[]> = {
+const KINDS_OF: Record<Exclude<Theme, 'inside' | 'tags' | 'routes'>, readonly Kind[]> = {
   exchanges: ['acceptance', 'station', 'profile', 'area', 'exchange', 'end', 'claim', 'lane'],
   wiring: ['station', 'profile', 'network', 'port', 'end', 'setting'],
   hardware: ['station', 'rack', 'module', 'landing'],
 };
-const fieldsOf = (theme: Theme) =>
-  theme === 'inside' ? INSIDE : theme === 'tags' ? TAGS : FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
+function fieldsOf(theme: Theme): readonly Field[] {
+  if (theme === 'routes') return ROUTE_FIELDS;
+  if (theme === 'inside' || theme === 'tags') return theme === 'tags' ? TAGS : INSIDE;
+  return FIELDS.filter(([kind]) => KINDS_OF[theme].includes(kind));
+}
+
+/** The plant that a theme's edits begin with. */
+export const plantOf = (theme: Theme): Project =>
+  theme === 'routes' ? routedPlant() : theme === 'tags' ? taggedPlant() : smallPlant();
 
 /** A random edit by three numbers: what, whose, and to what. Null where there is nothing to edit. */
 export function randomEdit(

@@ -1,7 +1,8 @@
 import { compareVersions } from '../../../hardware/revisions.js';
 import { childrenOf, entriesInOrder } from '../../../model/order.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
+import { routeReport, stopOf } from '../rou/route-report.js';
 
 export const firmware: Rule = {
   meta: {
@@ -16,10 +17,23 @@ export const firmware: Rule = {
         consequence: 'This end does not have the protocol yet.',
         remedy: 'Bring {a} to {least} or later, or choose another protocol; correct the profile if it is wrong there.',
       },
+      hop: {
+        severity: 'blocker',
+        headline: '{route}, hop {hop}: {found}',
+        says: ['hop {hop}: {must}', '[[{found}]]'],
+        consequence: 'The route ends at a station that does not hand it on yet.',
+        remedy: 'Bring it to that firmware, or choose another way; correct the profile if it is wrong there.',
+      },
     },
   },
   on: {
-    *exchange(exchange, { reader }) {
+    *route(route, { reader }) {
+      const first = stopOf(reader, route)?.first;
+      if (first?.condition.code !== 'HWS 8') return;
+      const { must, found, cell } = first.condition;
+      yield routeReport(reader, route, 'hop', 'firmware', { hop: String(first.hop + 1), must, found }, cell);
+    },
+    *exchange(exchange, { reader }): Generator<Report> {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         const protocol = protocolAt(exchange, end);
         const station = reader.get('station', end.station);

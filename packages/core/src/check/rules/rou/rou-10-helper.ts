@@ -1,0 +1,91 @@
+import { put, set } from '../../../change/make.js';
+import { childrenOf, orderAfter } from '../../../model/order.js';
+import { wantedHelpers } from '../../../route/helpers.js';
+import { routeReport } from './route-report.js';
+import type { Report, Rule } from '../../rule.js';
+
+export const helperObject: Rule = {
+  meta: {
+    code: 'ROU 10',
+    title: 'What has to be drawn into a far project for a route is there, as what it stands for',
+    source: 'common practice: a tool goes only through what its own project knows',
+    messages: {
+      missing: {
+        severity: 'doubt',
+        headline: '{route}: {helper} has to be drawn into the project of {b}, and is not planned',
+        says: ['{a} goes through {helper}', 'the project of {b} knows [[no {helper}]]'],
+        consequence: 'The tool of {b} does not offer the way, though the wires are there.',
+        remedy: 'Draw it there as a {drawn} at {address}, and take it out when the work is done.',
+      },
+      differs: {
+        severity: 'doubt',
+        headline: '{route}: {helper} is drawn into the project of {b} at {stated}, and is at {address}',
+        says: ['drawn there at [[{stated}]]', '{helper} is at [[{address}]]'],
+        consequence: 'The tool looks for it where nothing is.',
+        remedy: 'Give it there the address of what it stands for.',
+      },
+      collides: {
+        severity: 'doubt',
+        headline: '{route}: {helper} is drawn into the project of {b} at {address}, where {other} is drawn too',
+        says: ['{helper} at [[{address}]]', '{other} at [[{address}]]'],
+        consequence: 'The tool of {b} refuses the second, or takes one for the other.',
+        remedy: 'Draw what both stand for once.',
+      },
+    },
+  },
+  on: {
+    *route(route, { reader }): Generator<Report> {
+      const name = (id: string) => reader.get('station', id)?.name ?? '';
+      for (const { standsFor, drawnAs, address, known } of wantedHelpers(reader, route)) {
+        const params = { helper: name(standsFor), drawn: drawnAs, address };
+        if (!known || known.presence === 'removed')
+          yield routeReport(reader, route, 'missing', 'helper object', params);
+        else if (known.address.trim() !== address) {
+          const cell = { kind: 'helper' as const, id: known.id, path: ['address'] };
+          yield routeReport(
+            reader,
+            route,
+            'differs',
+            'helper object',
+            { ...params, stated: known.address || 'nothing' },
+            cell,
+          );
+        } else {
+          const other = childrenOf(reader, 'helper', known.station).find(
+            (h) =>
+              h.id !== known.id &&
+              h.station === known.station &&
+              h.standsFor !== standsFor &&
+              h.address.trim() === address,
+          );
+          if (other) {
+            const cell = { kind: 'helper' as const, id: known.id, path: ['address'] };
+            yield routeReport(
+              reader,
+              route,
+              'collides',
+              'helper object',
+              { ...params, other: name(other.standsFor) },
+              cell,
+            );
+          }
+        }
+      }
+    },
+  },
+  fixes(finding, reader) {
+    const route = reader.get('route', finding.about.id);
+    const [wanted] = route ? wantedHelpers(reader, route) : [];
+    if (!route || !wanted || finding.message === 'collides') return [];
+    const { station, standsFor, drawnAs, address, known } = wanted;
+    if (known && known.presence !== 'removed') {
+      return [{ label: `drawn there at ${address}`, changes: [set('helper', known, ['address'], address)] }];
+    }
+    if (known) return [{ label: 'draw it in again', changes: [set('helper', known, ['presence'], 'planned')] }];
+    const order = orderAfter(childrenOf(reader, 'helper', route.id));
+    const helper = { id: `${route.id}-helper`, order, station, standsFor, route: route.id, drawnAs, address };
+    return [
+      { label: `plan it as a ${drawnAs} at ${address}`, changes: [put('helper', { ...helper, presence: 'planned' })] },
+    ];
+  },
+};

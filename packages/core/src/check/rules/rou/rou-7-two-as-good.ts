@@ -1,0 +1,31 @@
+import { findRoutes } from '../../../route/find-routes.js';
+import { throughWords } from '../../../route/reach.js';
+import { routeReport } from './route-report.js';
+import type { Rule } from '../../rule.js';
+
+export const twoAsGood: Rule = {
+  meta: {
+    code: 'ROU 7',
+    title: 'One way is better than all others',
+    source: 'common practice: of two equal ways nobody knows which is taken',
+    messages: {
+      equal: {
+        severity: 'doubt',
+        headline: '{route}: two ways are equally good, {one} and {other}',
+        says: ['{a}: [[{one}]]', 'or [[{other}]]'],
+        consequence: 'Which one is taken shows only when one of them fails.',
+        remedy: 'Choose the port that it leaves by, or type the text of the one that is meant.',
+      },
+    },
+  },
+  on: {
+    *route(route, { reader }) {
+      if (route.stated.trim() !== '') return;
+      const [one, other] = findRoutes(reader, route, 2).found;
+      if (!one || !other || one.cost !== other.cost) return;
+      const params = { one: throughWords(reader, one), other: throughWords(reader, other) };
+      if (params.one === params.other) return;
+      yield routeReport(reader, route, 'equal', 'two ways', params);
+    },
+  },
+};

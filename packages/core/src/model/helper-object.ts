@@ -1,0 +1,23 @@
+import { IsIn, IsString, MaxLength } from 'class-validator';
+import { IsId, IsOrder, IsText } from './fields.js';
+import { PRESENCES, type Presence } from './words.js';
+
+/** Something that must be drawn into a station's own project only so that a route works, and that goes out again. */
+export class HelperObject {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  /** in whose own project it is drawn */
+  @IsId() station!: string;
+  /** the station that it stands for */
+  @IsId() standsFor!: string;
+  /** the route that needs it */
+  @IsId() route!: string;
+  /** as what it is drawn there */
+  @IsString() @MaxLength(200) drawnAs!: string;
+  /** the address, node or unit that it is given there, as typed */
+  @IsString() @MaxLength(60) address!: string;
+  @IsIn(PRESENCES) presence!: Presence;
+  /** what else it brings along into that project */
+  @IsText() brings?: string;
+  @IsText() comment?: string;
+}

@@ -1,0 +1,40 @@
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsId, IsOrder, IsText } from './fields.js';
+import { Nested, RecordOf } from './nested.js';
+import { TRAFFICS, type Traffic } from './words.js';
+
+/** The longest text of a route that is kept: one that somebody pasted by mistake is kept too, and judged. */
+const LONGEST_STATED = 20_000;
+
+/** One text of those that a program may build while it runs. */
+export class PermittedText {
+  @IsOrder() order!: number;
+  @IsString() @MaxLength(LONGEST_STATED) text!: string;
+}
+
+/** That the text is put together by a program while it runs. */
+export class BuiltText {
+  /** what it is built from, in words */
+  @IsString() @MaxLength(500) from!: string;
+  /** whether the program takes no text but those permitted */
+  @IsBoolean() checked!: boolean;
+  @RecordOf(() => PermittedText) permitted!: Record<string, PermittedText>;
+}
+
+/** How a request travels from one station to another, and what somebody typed for it. */
+export class Route {
+  @IsId() id!: string;
+  @IsOrder() order!: number;
+  /** the station that asks */
+  @IsId() from!: string;
+  @IsId() to!: string;
+  /** its own port that the first hop leaves by; null: any */
+  @IsOptional() @IsId() port!: string | null;
+  @IsIn(TRAFFICS) traffic!: Traffic;
+  /** the slot of the CPU that is meant, where the rack has several; null: the first */
+  @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
+  /** the text as it was typed at the station that asks; empty: none yet */
+  @IsString() @MaxLength(LONGEST_STATED) stated!: string;
+  @Nested(() => BuiltText, { nullable: true }) built?: BuiltText | null;
+  @IsText() comment?: string;
+}

@@ -1,0 +1,228 @@
+import type { Network } from '../model/network.js';
+import { childrenOf } from '../model/order.js';
+import type { Port } from '../model/port.js';
+import type { Reader } from '../model/project.js';
+import type { Route } from '../model/route.js';
+import type { Station } from '../model/station.js';
+import { linkConditions, throughConditions } from './conditions.js';
+import { cpuOf, modulesOf, needsBackplane } from './cpu-slot.js';
+import { failures, type Condition, type RouteHop } from './hop.js';
+import { bestPaths, type Step } from './k-best.js';
+import { linkAddress } from './link-address.js';
+import { hostOf, portsOf } from './ports-of.js';
+
+/** What a route is asked for. */
+export type Asked = Pick<Route, 'from' | 'to' | 'port' | 'traffic'> & { slot?: number | null };
+
+/** One way, with what must be true on it. */
+export interface FoundRoute {
+  hops: readonly RouteHop[];
+  /** what does not hold, in the order of the hops */
+  failures: readonly { hop: number; condition: Condition }[];
+  cost: number;
+}
+
+/** The ways from one station to another, those on which all holds first; where none is, the nearest thing. */
+export interface Routes {
+  found: readonly FoundRoute[];
+  /** of none: that on which the least is missing; null: nothing leads there at all */
+  nearest: FoundRoute | null;
+  /** why there is none, as a sentence; empty where there is one */
+  why: string;
+}
+
+const COST = { network: 10, backplane: 2, unknown: 1, failure: 1000 };
+/** The way into a backplane, and out of the first port of each other kind, as numbers. */
+const BACKPLANE = 1;
+const NETWORK_PORT = 2;
+const MOST_ROUTES = 5;
+/** no text has more hops than that */
+export const MOST_HOPS = 20;
+
+const START = 'start';
+const GOAL = 'goal';
+
+/** A hop over a network, with what comes before it at the station that it leaves. */
+interface Link {
+  key: string;
+  from: Port;
+  to: Port;
+  network: Network;
+}
+
+/**
+ * The best ways from one station to another: least cost over networks, backplanes and what passes this traffic. Steps on
+ * which something does not hold are not left out but dear, so that where there is no way the nearest one shows what stops
+ * it. The search ends: no station is met twice.
+ */
+export function findRoutes(reader: Reader, asked: Asked, count = MOST_ROUTES): Routes {
+  const [from, to] = [reader.get('station', asked.from), reader.get('station', asked.to)];
+  if (!from || !to) return { found: [], nearest: null, why: 'one of the two stations is not there' };
+  if (from.id === to.id) return { found: [], nearest: null, why: `${from.name} is where it begins` };
+  if (hostOf(reader, from).id === hostOf(reader, to).id) return sameComputer(from, to);
+  const links = new LinksOf(reader, asked, to);
+  const paths = bestPaths((node) => links.steps(node), START, GOAL, count * 2).filter(({ nodes }) => links.once(nodes));
+  const all = paths.map(({ nodes, cost }) => routeAlong(reader, asked, to, links.along(nodes), cost));
+  const found = all.filter((route) => route.failures.length === 0).slice(0, count);
+  const nearest = found.length > 0 ? null : (all[0] ?? null);
+  return { found, nearest, why: found.length > 0 ? '' : whyNone(reader, from, to, nearest) };
+}
+
+function sameComputer(from: Station, to: Station): Routes {
+  const hop: RouteHop = {
+    ...{ kind: 'same computer', from: from.id, to: to.id, fromPort: null, toPort: null, network: null },
+    ...{ way: { number: 0, name: 'same computer' }, address: '127.0.0.1', silent: false, conditions: [] },
+  };
+  return { found: [{ hops: [hop], failures: [], cost: 1 }], nearest: null, why: '' };
+}
+
+function whyNone(reader: Reader, from: Station, to: Station, nearest: FoundRoute | null): string {
+  const first = nearest?.failures[0];
+  if (!nearest || !first) {
+    const attached = portsOf(reader, from).some((port) => port.network);
+    return attached ? `no network leads from ${from.name} towards ${to.name}` : `${from.name} is attached to nothing`;
+  }
+  const hop = nearest.hops[first.hop]!;
+  const reached = first.condition.code === 'ROU 3' || first.condition.code === 'HWS 8' ? hop.to : hop.from;
+  const furthest = reader.get('station', reached)?.name ?? '';
+  return `it reaches ${furthest}, and there: ${first.condition.found}`;
+}
+
+/** The links of a search, found as it goes. */
+class LinksOf {
+  private readonly links = new Map<string, Link>();
+  private readonly known = new Map<string, Step<string>[]>();
+
+  constructor(
+    private readonly reader: Reader,
+    private readonly asked: Asked,
+    private readonly target: Station,
+  ) {}
+
+  steps(node: string): readonly Step<string>[] {
+    let steps = this.known.get(node);
+    if (!steps) this.known.set(node, (steps = node === START ? this.first() : this.next(this.links.get(node))));
+    return steps;
+  }
+
+  along(nodes: readonly string[]): Link[] {
+    return nodes.flatMap((node) => this.links.get(node) ?? []);
+  }
+
+  /** Whether no station is met twice. */
+  once(nodes: readonly string[]): boolean {
+    const met = [this.asked.from, ...this.along(nodes).map((link) => link.to.station)];
+    return new Set(met).size === met.length;
+  }
+
+  private first(): Step<string>[] {
+    const from = this.reader.get('station', this.asked.from)!;
+    return portsOf(this.reader, from)
+      .filter((port) => this.asked.port === null || port.id === this.asked.port)
+      .flatMap((port) => this.over(port, needsBackplane(this.reader, port) ? COST.backplane : 0, () => []));
+  }
+
+  private next(link: Link | undefined): Step<string>[] {
+    if (!link) return [];
+    const { to, from, network } = link;
+    if (this.isTarget(to.station)) {
+      return [{ to: GOAL, cost: needsBackplane(this.reader, to) ? COST.backplane : 0 }];
+    }
+    const station = this.reader.get('station', to.station);
+    if (!station) return [];
+    return childrenOf(this.reader, 'port', station.id)
+      .filter((port) => port.id !== to.id && port.network !== network.id)
+      .flatMap((port) =>
+        this.over(port, 0, (further) => {
+          const ports = { before: from, arrived: to, leaving: port, next: further.to };
+          const networks = { from: network, to: further.network };
+          return throughConditions(this.reader, station, ports, networks, this.asked.traffic).conditions;
+        }),
+      );
+  }
+
+  /** Over the network of a port to whatever is the target or leads on. */
+  private over(port: Port, extra: number, through: (link: Link) => Condition[]): Step<string>[] {
+    const network = port.network ? this.reader.get('network', port.network) : undefined;
+    if (!network) return [];
+    return childrenOf(this.reader, 'port', network.id)
+      .filter((other) => other.station !== port.station && (this.isTarget(other.station) || this.leadsOn(other)))
+      .map((other) => {
+        const link: Link = { key: `${port.id}>${other.id}`, from: port, to: other, network };
+        this.links.set(link.key, link);
+        const conditions = [...through(link), ...linkConditions(this.reader, network, port, other, this.asked.traffic)];
+        return { to: link.key, cost: COST.network + extra + costOf(conditions) };
+      });
+  }
+
+  private isTarget(station: string): boolean {
+    return station === this.target.id || station === hostOf(this.reader, this.target).id;
+  }
+
+  private leadsOn(port: Port): boolean {
+    return childrenOf(this.reader, 'port', port.station).some((p) => p.network !== null && p.network !== port.network);
+  }
+}
+
+const costOf = (conditions: readonly Condition[]): number =>
+  conditions.reduce((sum, { holds }) => sum + (holds === false ? COST.failure : holds === null ? COST.unknown : 0), 0);
+
+/** The hops of a way, numbered as they are walked. */
+function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly Link[], cost: number): FoundRoute {
+  const hops: RouteHop[] = [];
+  links.forEach((link, i) => {
+    const { from, network } = link;
+    const before = links[i - 1];
+    const module = from.module ? reader.get('module', from.module) : undefined;
+    const crossed = before ? before.to.module !== from.module : true;
+    if (module && crossed && needsBackplane(reader, from)) {
+      hops.push(backplane(from.station, null, module.slot, [], from.id));
+    }
+    const next = links[i + 1];
+    const station = reader.get('station', link.to.station);
+    const through =
+      next && station
+        ? throughConditions(
+            reader,
+            station,
+            { before: from, arrived: link.to, leaving: next.from, next: next.to },
+            { from: network, to: next.network },
+            asked.traffic,
+          )
+        : { conditions: [], silent: false };
+    hops.push({
+      ...{ kind: 'network', from: from.station, to: link.to.station, fromPort: from.id, toPort: link.to.id },
+      ...{ network: network.id, way: { number: NETWORK_PORT, name: network.name } },
+      ...{ address: linkAddress(network, link.to), silent: through.silent },
+      conditions: [...linkConditions(reader, network, from, link.to, asked.traffic), ...through.conditions],
+    });
+  });
+  const last = links.at(-1);
+  if (last && needsBackplane(reader, last.to)) {
+    const cpu = cpuOf(reader, to.id, asked.slot ?? null);
+    const there = modulesOf(reader, to.id).find((m) => m.slot === asked.slot);
+    const condition: Condition = {
+      ...{ holds: cpu !== undefined, must: `slot ${asked.slot ?? 'of the CPU'} of ${to.name} holds a CPU` },
+      ...{ found: there ? `${there.name} is in it` : 'its rack holds none there', code: 'ROU 5', cell: null },
+    };
+    hops.push(backplane(to.id, last.to.id, cpu?.slot ?? asked.slot ?? null, [condition], null));
+  }
+  const failed = hops.flatMap((hop, i) => failures(hop).map((condition) => ({ hop: i, condition })));
+  return { hops, failures: failed, cost };
+}
+
+const backplane = (
+  station: string,
+  fromPort: string | null,
+  slot: number | null,
+  conditions: Condition[],
+  toPort: string | null,
+): RouteHop => ({
+  ...{ kind: 'backplane', from: station, to: station, fromPort, toPort, network: null },
+  ...{
+    way: { number: BACKPLANE, name: 'rack' },
+    address: slot === null ? '' : String(slot),
+    silent: false,
+    conditions,
+  },
+});

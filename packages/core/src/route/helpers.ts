@@ -1,0 +1,37 @@
+import type { HelperObject } from '../model/helper-object.js';
+import { childrenOf } from '../model/order.js';
+import type { Reader } from '../model/project.js';
+import type { Route } from '../model/route.js';
+import type { Station } from '../model/station.js';
+import { findRoutes } from './find-routes.js';
+
+/** What has to be drawn into a station's own project for a route, and how. */
+export interface WantedHelper {
+  /** in whose project */
+  station: string;
+  standsFor: string;
+  drawnAs: string;
+  /** its address on the network that the two have in common */
+  address: string;
+  network: string;
+  /** the one that is planned or was found; null: none is */
+  known: HelperObject | null;
+}
+
+/** A service router is drawn into the far station's own project as something that its tool knows: a router there. */
+export function wantedHelpers(reader: Reader, route: Route): WantedHelper[] {
+  if (route.traffic === 'cyclic data') return [];
+  const [way] = findRoutes(reader, route, 1).found;
+  const last = way?.hops.filter((hop) => hop.kind === 'network').at(-1);
+  if (!last || last.from === route.from || last.silent) return [];
+  const router = reader.get('station', last.from);
+  const port = last.fromPort ? reader.get('port', last.fromPort) : undefined;
+  const network = last.network ? reader.get('network', last.network) : undefined;
+  if (!router || !port || !network || !isServiceRouter(router)) return [];
+  const address = network.kind === 'ethernet' ? port.address.trim() : (port.node?.trim() ?? '');
+  const known =
+    childrenOf(reader, 'helper', route.id).find((h) => h.station === route.to && h.standsFor === router.id) ?? null;
+  return [{ station: route.to, standsFor: router.id, drawnAs: 'router', address, network: network.id, known }];
+}
+
+const isServiceRouter = ({ roles }: Station) => roles.includes('router');

@@ -1,0 +1,34 @@
+import type { Cell } from '../check/finding.js';
+
+/** Something that must be true for a hop, and what is so; null: it is not known yet. */
+export interface Condition {
+  holds: boolean | null;
+  /** `its port is enabled` */
+  must: string;
+  /** what is found where it does not hold */
+  found: string;
+  /** the rule that it falls under */
+  code: string;
+  cell: Cell | null;
+}
+
+/** One step of a route: over a network, through a backplane, or from one program to another on one computer. */
+export interface RouteHop {
+  kind: 'network' | 'backplane' | 'same computer';
+  /** the station where it begins and the one where it ends */
+  from: string;
+  to: string;
+  fromPort: string | null;
+  toPort: string | null;
+  network: string | null;
+  /** by what it leaves, as a number of a port (a backplane is 1) and as a name */
+  way: { number: number; name: string };
+  /** the address there: IP, node, unit, or the slot; empty: not set yet */
+  address: string;
+  /** IP routers do it by themselves: it is not written in the text */
+  silent: boolean;
+  conditions: readonly Condition[];
+}
+
+/** What is wrong on a hop, first what is wrong for certain. */
+export const failures = (hop: RouteHop): Condition[] => hop.conditions.filter(({ holds }) => holds === false);
