@@ -34,6 +34,9 @@ export const router = createBrowserRouter([
       },
       { path: 'profiles', lazy: async () => ({ Component: (await import('./stations/profiles-page')).ProfilesPage }) },
       { path: 'wiring', lazy: async () => ({ Component: (await import('./wiring/wiring-page')).WiringPage }) },
+      { path: 'routes', lazy: async () => ({ Component: (await import('./routes/routes-page')).RoutesPage }) },
+      { path: 'routes/ask', lazy: async () => ({ Component: (await import('./routes/route-page')).AskPage }) },
+      { path: 'routes/:route', lazy: async () => ({ Component: (await import('./routes/route-page')).RoutePage }) },
       {
         path: 'exchanges',
         lazy: async () => ({ Component: (await import('./exchanges/exchanges-page')).ExchangesPage }),

@@ -227,3 +227,5 @@ export * from './route/route-text.js';
 export * from './route/judge-text.js';
 export * from './route/reach.js';
 export * from './route/helpers.js';
+export * from './route/edit-route.js';
+export { routeName } from './check/rules/rou/route-report.js';

@@ -35,6 +35,12 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
     }
     case 'exchange':
       return to(RUNNING.has(cell.path[0] ?? '') ? `exchanges/${cell.id}/running` : 'exchanges');
+    case 'route':
+      return to(cell.path[0] === 'port' ? 'routes' : `routes/${cell.id}`);
+    case 'helper':
+      return to(`routes/${project.get('helper', cell.id)?.route ?? ''}`);
+    case 'expectation':
+      return to('routes');
     case 'structure':
       return to('structures');
     case 'network':

@@ -1,7 +1,8 @@
+import { inOrder } from '@dialoga/core';
 import { useNavigate, useParams } from 'react-router';
 import { placeOf } from '../store/place';
 import { redo, undo } from '../store/editing';
-import { useAppDispatch } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { chooseTheme, currentTheme } from '../theme/theme';
 import { showKeys } from './keys-dialog';
 
@@ -33,6 +34,7 @@ export function useActions(): Action[] {
     go('Go to Profiles', 'profiles'),
     go('Go to Structures', 'structures'),
     go('Bring in a hardware list', 'hardware-list'),
+    go('Go to Routes', 'routes'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Tags', 'tags'),
     go('Go to Findings', 'findings'),
@@ -47,4 +49,26 @@ export function useActions(): Action[] {
       run: () => chooseTheme(currentTheme() === 'light' ? 'dark' : 'light'),
     },
   ];
+}
+
+const MOST_ROUTES = 5;
+
+/** `route to defr…`: the way to each station of that name, from where engineers sit. */
+export function useRoutesTo(): (asked: string) => Action[] {
+  const { project: address = '' } = useParams();
+  const navigate = useNavigate();
+  const project = useStateOf((s) => s.project.project);
+  return (asked) => {
+    const [, wanted = ''] = /^route\s+(?:to\s+)?(.+)$/.exec(asked) ?? [];
+    if (wanted === '' || !project) return [];
+    return inOrder(project, 'station')
+      .filter((station) => station.name.toLowerCase().includes(wanted))
+      .slice(0, MOST_ROUTES)
+      .map((station) => ({
+        label: `Route to ${station.name}`,
+        keys: '',
+        leads: true,
+        run: () => void navigate(`/p/${address}/routes/ask?to=${station.id}&for=looking+on`),
+      }));
+  };
 }

@@ -7,7 +7,7 @@ import { linkToCell } from '../findings/link';
 import { useStateOf } from '../store/store';
 import { colour, font, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
-import { useActions, type Action } from './actions';
+import { useActions, useRoutesTo, type Action } from './actions';
 import { letGoOfFocus } from './focus';
 import { useKeys } from './keys';
 
@@ -19,6 +19,7 @@ const KIND_WORDS: Record<Hit['kind'] | 'action', string> = {
   lane: 'lane',
   value: 'value',
   tag: 'tag',
+  route: 'route',
   finding: 'finding',
   action: 'do',
 };
@@ -90,6 +91,7 @@ export function FindBox() {
   const project = useStateOf((s) => s.project.project);
   const ready = useStateOf((s) => s.findings.ready);
   const actions = useActions();
+  const routesTo = useRoutesTo();
   const [query, setQuery] = useState('');
   const [hits, setHits] = useState<{ of: string; list: Hit[] }>({ of: '', list: [] });
   // What Enter was pressed on before its hits had come: they are taken when they come.
@@ -115,7 +117,8 @@ export function FindBox() {
   }, [query, ready, project]);
 
   const asked = query.trim().toLowerCase();
-  const fitting = asked === '' ? [] : actions.filter((a) => a.label.toLowerCase().includes(asked));
+  const fitting =
+    asked === '' ? [] : [...routesTo(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
   const foundIn = (list: readonly Hit[]): Found[] => [
     ...list.map((hit, i) => ({ id: `hit ${i}`, hit })),
     ...fitting.map((action) => ({ id: `do ${action.label}`, action })),

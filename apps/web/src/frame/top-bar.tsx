@@ -102,6 +102,7 @@ export function TopBar() {
           Stations
         </NavLink>
         <NavLink to={`/p/${id}/wiring`}>Wiring</NavLink>
+        <NavLink to={`/p/${id}/routes`}>Routes</NavLink>
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
         <NavLink to={`/p/${id}/tags`}>Tags</NavLink>
       </Steps>

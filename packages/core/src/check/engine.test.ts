@@ -59,7 +59,7 @@ test('re-checking after any edits gives exactly what a full check gives, and eve
       follow(engine.update(project.with(back.entities), back.entities));
       expect([sorted(engine.findings), sorted(shown)]).toEqual([[], []]);
     }),
-    { numRuns: 900, seed: 20261125 },
+    { numRuns: 1080, seed: 20261125 },
   );
   const all = RULES.map((r) => r.meta.code).sort();
   expect([...fired].sort()).toEqual(all);

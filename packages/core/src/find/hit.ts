@@ -1,6 +1,16 @@
 import type { Cell } from '../check/finding.js';
 
-export const HIT_KINDS = ['address', 'station', 'network', 'exchange', 'lane', 'value', 'tag', 'finding'] as const;
+export const HIT_KINDS = [
+  'address',
+  'station',
+  'network',
+  'exchange',
+  'lane',
+  'value',
+  'tag',
+  'route',
+  'finding',
+] as const;
 export type HitKind = (typeof HIT_KINDS)[number];
 
 /** Something that was found, and the cell that shows it. */

@@ -40,6 +40,11 @@ function* everyEntry(project: Project): Generator<readonly Entry[]> {
   for (const x of project.all('exchange')) {
     yield entriesOf(x, ({ id, name }) => [entry('exchange', name, { kind: 'exchange', id, path: ['name'] })]);
   }
+  for (const r of project.all('route')) {
+    // Its name is that of its stations, which may change while it stays.
+    const [from, to] = [project.get('station', r.from)?.name ?? '', project.get('station', r.to)?.name ?? ''];
+    yield [entry('route', `${from} → ${to}`, { kind: 'route', id: r.id, path: ['stated'] })];
+  }
   for (const t of project.all('tag')) {
     yield entriesOf(t, ({ id, name, alias }) => [
       entry('tag', name, { kind: 'tag', id, path: ['name'] }),
@@ -88,6 +93,8 @@ function detailOf(project: Project, cell: Cell): string {
       const network = project.get('network', cell.id);
       return network?.subnet ?? network?.kind ?? '';
     }
+    case 'route':
+      return project.get('route', cell.id)?.traffic ?? '';
     case 'exchange':
       return project.get('exchange', cell.id)?.kind ?? '';
     case 'tag': {

@@ -202,7 +202,10 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
     const cpu = cpuOf(reader, to.id, asked.slot ?? null);
     const there = modulesOf(reader, to.id).find((m) => m.slot === asked.slot);
     const condition: Condition = {
-      ...{ holds: cpu !== undefined, must: `slot ${asked.slot ?? 'of the CPU'} of ${to.name} holds a CPU` },
+      ...{
+        holds: cpu !== undefined,
+        must: `${asked.slot === null || asked.slot === undefined ? 'the rack' : `slot ${asked.slot}`} of ${to.name} holds a CPU`,
+      },
       ...{ found: there ? `${there.name} is in it` : 'its rack holds none there', code: 'ROU 5', cell: null },
     };
     hops.push(backplane(to.id, last.to.id, cpu?.slot ?? asked.slot ?? null, [condition], null));

@@ -18,9 +18,12 @@ export interface WantedHelper {
   known: HelperObject | null;
 }
 
-/** A service router is drawn into the far station's own project as something that its tool knows: a router there. */
+/**
+ * What an engineer's tool does goes only through what the far station's own project knows: a router on the way is drawn into
+ * it as something that the tool has a name for. Requests of programs need no such thing.
+ */
 export function wantedHelpers(reader: Reader, route: Route): WantedHelper[] {
-  if (route.traffic === 'cyclic data') return [];
+  if (route.traffic === 'cyclic data' || route.traffic === 'requests') return [];
   const [way] = findRoutes(reader, route, 1).found;
   const last = way?.hops.filter((hop) => hop.kind === 'network').at(-1);
   if (!last || last.from === route.from || last.silent) return [];

@@ -10,7 +10,7 @@ import { inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import type { ModuleKind } from '../model/words.js';
-import { ROUTE_FIELDS, routedPlant } from './routed-plant.testing.js';
+import { noWayBack, ROUTE_FIELDS, routedPlant } from './routed-plant.testing.js';
 import { added, edited, twoStations } from './two-stations.testing.js';
 
 /** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
@@ -625,6 +625,7 @@ export function randomEdit(
 ): Change[] | null {
   if (what % 12 === 0) return structural(project, whose, value, fresh);
   if (theme === 'tags' && what % 12 > 9) return together(project, value);
+  if (theme === 'routes' && what % 12 > 9) return noWayBack(project);
   const fields = fieldsOf(theme);
   const [kind, path, values, which] = fields[what % fields.length]!;
   const entities = inOrder(project, kind).filter(({ id }) => which?.test(id) ?? true);

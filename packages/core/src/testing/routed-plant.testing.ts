@@ -1,3 +1,5 @@
+import type { Change } from '../change/change.js';
+import { set } from '../change/make.js';
 import { newNetwork, newPort, newStation } from '../model/create.js';
 import type { Module } from '../model/module.js';
 import type { Port } from '../model/port.js';
@@ -57,6 +59,7 @@ export function routedPlant(): Project {
     ],
     port: [
       port('a1', 'a', 'n1', '10.0.1.1', { gateway: '10.0.1.2' }),
+      port('a2', 'a', 'n2', '10.0.2.1', { enabled: false }),
       port('r1', 'r', 'n1', '10.0.1.2'),
       port('r2', 'r', 'n2', '10.0.2.2'),
       port('rb', 'r', 'bus', '', { node: '5', busActive: true }),
@@ -72,7 +75,7 @@ export function routedPlant(): Project {
         ...route('to-d', 20, 'd', 'program transfer', ''),
         built: { from: 'a tag', checked: true, permitted: { one: { order: 10, text: 'Net 1 > 10.0.1.2 / Bus > 9' } } },
       },
-      route('to-r', 30, 'r', 'requests', ''),
+      { ...route('to-r', 30, 'r', 'requests', ''), port: null },
     ],
     helper: [
       {
@@ -89,6 +92,16 @@ export function routedPlant(): Project {
       { id: 'not', order: 20, from: 'a', to: 'q', traffic: 'requests', must: 'must not reach' },
     ],
   });
+}
+
+/** Both at once: R passes IP packets, and T has no gateway to answer through. */
+export function noWayBack(project: Project): Change[] | null {
+  const [router, port] = [project.get('profile', 'router'), project.get('port', 't2')];
+  if (!router || !port) return null;
+  return [
+    set('profile', router, ['forwards'], { packets: { what: 'IP packets', source: S } }),
+    set('port', port, ['gateway'], ''),
+  ];
 }
 
 /** Fields of that plant with values that make and mend what rules of routes look for. */
@@ -116,6 +129,7 @@ export const ROUTE_FIELDS = [
     ],
   ],
   ['port', 'enabled', [true, false], /^[rt]/],
+  ['port', 'enabled', [false, true], /^a2$/],
   ['port', 'address', ['10.0.2.9', '', '10.0.7.9'], /^t2$/],
   ['port', 'address', ['10.0.1.1', '10.0.8.1'], /^a1$/],
   ['port', 'gateway', ['10.0.1.2', '10.0.2.2', ''], /^(a1|t2)$/],

@@ -1,0 +1,100 @@
+import {
+  childrenOf,
+  dropWithDependents,
+  editHelper,
+  orderAfter,
+  PRESENCES,
+  put,
+  wantedHelpers,
+  type HelperObject,
+  type Route,
+} from '@dialoga/core';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import type { GridColumn, GridRow } from '../grid/types';
+import { SmallGrid } from '../stations/small-grid';
+import { useEdits } from '../stations/use-edits';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { BoxButton, Section, SectionHead } from '../theme/parts';
+
+const FIELDS = [null, null, 'drawnAs', 'address', 'presence', 'brings', 'comment'] as const;
+const SHOWN: Shown = { kind: 'helper', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'station', title: 'In the project of', names: true, track: 'minmax(110px, 0.9fr)' },
+  { id: 'stands', title: 'Stands for', names: true, track: 'minmax(100px, 0.9fr)' },
+  { id: 'drawn', title: 'Drawn as', track: '90px' },
+  { id: 'address', title: 'Address', track: '90px' },
+  { id: 'presence', title: 'It is', track: '86px' },
+  { id: 'brings', title: 'Brings along', names: true, track: 'minmax(140px, 1.3fr)' },
+  { id: 'comment', title: 'To be loaded, comment', names: true, track: 'minmax(180px, 1.6fr)' },
+];
+
+/** What has to be drawn into the far station's own project for a route, and is taken out of it again. */
+export function HelpersGrid({ route }: { route: Route }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('helper');
+  const link = useGridLink(SHOWN);
+  const helpers = childrenOf(project, 'helper', route.id);
+  const missing = wantedHelpers(project, route).filter(({ known }) => !known);
+  const name = (id: string) => project.get('station', id)?.name ?? '';
+  if (helpers.length === 0 && missing.length === 0) return null;
+  const rowFor = (helper: HelperObject): GridRow => ({
+    id: helper.id,
+    height: 26,
+    cells: [
+      { text: name(helper.station) },
+      { text: name(helper.standsFor) },
+      { text: helper.drawnAs, editable: true },
+      { text: helper.address, editable: true, mono: true, differs: wrong(helper.id, 'address') },
+      { text: helper.presence, editable: true, options: PRESENCES, differs: wrong(helper.id, 'presence') },
+      { text: helper.brings ?? '', editable: true },
+      { text: helper.comment ?? '', editable: true },
+    ],
+  });
+  return (
+    <Section aria-label="What has to be drawn in">
+      <SectionHead>
+        <h2>What has to be drawn in, and taken out again</h2>
+        <p>planned, then found there, then removed when the work is done</p>
+      </SectionHead>
+      {missing.map(({ station, standsFor, drawnAs, address }) => (
+        <p key={standsFor}>
+          {name(standsFor)} has to be drawn into the project of {name(station)}, as a {drawnAs} at {address}.{' '}
+          <BoxButton
+            onPress={() => {
+              const helper: HelperObject = {
+                ...{ id: newId(), order: orderAfter(helpers), station, standsFor, route: route.id, drawnAs, address },
+                presence: 'planned',
+              };
+              commit('Plan a helper object', [{ changes: [put('helper', helper)], problem: null }]);
+            }}
+          >
+            Plan it
+          </BoxButton>
+        </p>
+      ))}
+      {helpers.length > 0 && (
+        <SmallGrid
+          label="Helper objects"
+          columns={COLUMNS}
+          rows={helpers.map(rowFor)}
+          onEdit={(edits) =>
+            commit(
+              'Edit helper objects',
+              edits.flatMap(({ row, column, text }) => {
+                const [helper, field] = [project.get('helper', row), FIELDS[column]];
+                return helper && field ? [editHelper(helper, field, text)] : [];
+              }),
+            )
+          }
+          link={link}
+          onDrop={(id) =>
+            commit('Delete helper object', [{ changes: dropWithDependents(project, 'helper', id), problem: null }])
+          }
+        />
+      )}
+    </Section>
+  );
+}

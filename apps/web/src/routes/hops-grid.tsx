@@ -1,0 +1,67 @@
+import type { Project, RouteHop, TextFault } from '@dialoga/core';
+import { useNavigate, useParams } from 'react-router';
+import { linkToCell } from '../findings/link';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
+import { SmallGrid } from '../stations/small-grid';
+import { useStateOf } from '../store/store';
+
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'n', title: 'Hop', track: '44px', right: true },
+  { id: 'from', title: 'From', names: true, track: 'minmax(110px, 0.9fr)' },
+  { id: 'over', title: 'Over', names: true, track: 'minmax(110px, 0.9fr)' },
+  { id: 'to', title: 'To', names: true, track: 'minmax(110px, 0.9fr)' },
+  { id: 'address', title: 'Address', track: '116px' },
+  { id: 'must', title: 'What must be true', names: true, track: 'minmax(220px, 2fr)' },
+  { id: 'is', title: 'Is it', names: true, track: 'minmax(150px, 1.4fr)' },
+];
+
+interface Props {
+  hops: readonly RouteHop[];
+  /** what is wrong with the text that was typed, shown at its hop */
+  faults: readonly TextFault[];
+}
+
+/** A way as numbered hops, each with what must be true there; Enter on a condition goes to the field that decides it. */
+export function HopsGrid({ hops, faults }: Props) {
+  const { project: address = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const navigate = useNavigate();
+  const rows = hops.flatMap((hop, i): GridRow[] => {
+    const head: GridCell[] = [
+      { text: String(i + 1), right: true },
+      { text: stationText(project, hop.from, hop.fromPort) },
+      { text: hop.kind === 'network' ? hop.way.name : hop.kind === 'backplane' ? 'its backplane' : hop.way.name },
+      { text: hop.kind === 'backplane' ? 'a slot of it' : stationText(project, hop.to, null) },
+      { text: hop.kind === 'backplane' ? `slot ${hop.address || 'not known'}` : hop.address, mono: true },
+    ];
+    const blank: GridCell[] = head.map(() => ({ text: '' }));
+    const conditions = hop.conditions.map(({ must, holds, found, cell }): GridCell[] => [
+      {
+        text: must,
+        ...(cell
+          ? { action: { label: 'Go to what decides it', run: () => void navigate(linkToCell(project, address, cell)) } }
+          : {}),
+      },
+      { text: holds ? 'yes' : holds === null ? `not known yet: ${found}` : `no: ${found}`, differs: holds === false },
+    ]);
+    const typed = faults
+      .filter((fault) => fault.hop === i)
+      .map(({ found, right }): GridCell[] => [
+        { text: `the text as typed has ${right}` },
+        { text: `no: ${found}`, differs: true },
+      ]);
+    const all = [...conditions, ...typed];
+    const first = all[0] ?? [{ text: 'nothing' }, { text: 'yes', muted: true }];
+    return [
+      { id: `hop ${i}`, height: 26, cells: [...head, ...first] },
+      ...all.slice(1).map((cells, n): GridRow => ({ id: `hop ${i} ${n}`, height: 22, cells: [...blank, ...cells] })),
+    ];
+  });
+  return <SmallGrid label="Hops" columns={COLUMNS} rows={rows} onEdit={() => undefined} />;
+}
+
+function stationText(project: Project, station: string, port: string | null): string {
+  const name = project.get('station', station)?.name ?? '';
+  const through = port ? project.get('port', port)?.name : '';
+  return through ? `${name}, ${through}` : name;
+}

@@ -1,0 +1,96 @@
+import {
+  dropWithDependents,
+  editExpectation,
+  EXPECTED_REACH,
+  expectationHolds,
+  inOrder,
+  orderAfter,
+  put,
+  readPair,
+  TRAFFICS,
+  type Expectation,
+} from '@dialoga/core';
+import { useMemo } from 'react';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { SmallGrid } from '../stations/small-grid';
+import { useEdits } from '../stations/use-edits';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+
+const FIELDS = ['from', 'must', 'to', 'traffic', null, null, 'reason'] as const;
+const SHOWN: Shown = { kind: 'expectation', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'from', title: 'Station', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'must', title: 'Expected', track: '122px' },
+  { id: 'to', title: 'The other', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'traffic', title: 'With', track: '122px' },
+  { id: 'holds', title: 'Holds', track: '60px' },
+  { id: 'why', title: 'Through what, or what stops it', names: true, track: 'minmax(220px, 2.4fr)' },
+  { id: 'reason', title: 'Reason', names: true, track: 'minmax(120px, 1.2fr)' },
+];
+
+/** What is kept apart, and what has to get through. */
+export function ReachGrid() {
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const wrong = useWrongCells('expectation');
+  const link = useGridLink(SHOWN);
+  const all = inOrder(project, 'expectation');
+  const stations = useMemo(() => inOrder(project, 'station').map((s) => s.name), [project]);
+  const rowFor = (expected: Expectation): GridRow => {
+    const { holds, why } = expectationHolds(project, expected);
+    const name = (id: string) => project.get('station', id)?.name ?? '';
+    return {
+      id: expected.id,
+      height: 26,
+      cells: [
+        { text: name(expected.from), editable: true, options: stations },
+        { text: expected.must, editable: true, options: EXPECTED_REACH, differs: wrong(expected.id, 'must') },
+        { text: name(expected.to), editable: true, options: stations },
+        { text: expected.traffic, editable: true, options: TRAFFICS },
+        { text: holds ? 'yes' : 'no', differs: !holds },
+        { text: why, muted: true },
+        { text: expected.reason ?? '', editable: true },
+      ],
+    };
+  };
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() === '') return;
+      const pair = readPair(project, first.text);
+      if ('changes' in pair) {
+        commit('New expectation', [pair]);
+        return;
+      }
+      const expected: Expectation = {
+        ...{ id: newId(), order: orderAfter(all), from: pair.from.id, to: pair.to.id },
+        ...{ traffic: 'requests', must: 'must not reach' },
+      };
+      commit('New expectation', [{ changes: [put('expectation', expected)], problem: null }]);
+      return;
+    }
+    commit(
+      'Edit expectations',
+      edits.flatMap(({ row, column, text }) => {
+        const [expected, field] = [project.get('expectation', row), FIELDS[column]];
+        return expected && field ? [editExpectation(project, expected, field, text)] : [];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Who must, and must not, reach whom"
+      columns={COLUMNS}
+      rows={[...all.map(rowFor), newRow(COLUMNS.length, 0, 'new, as A → B')]}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(id) =>
+        commit('Delete expectation', [{ changes: dropWithDependents(project, 'expectation', id), problem: null }])
+      }
+    />
+  );
+}

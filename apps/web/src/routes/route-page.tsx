@@ -1,0 +1,239 @@
+import {
+  encodedPath,
+  findRoutes,
+  hexOf,
+  inOrder,
+  judgeText,
+  orderAfter,
+  portsOf,
+  put,
+  routeFormOf,
+  routeText,
+  throughWords,
+  TRAFFICS,
+  type Project,
+  type Route,
+  type Traffic,
+} from '@dialoga/core';
+import { useMemo } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { NothingHere } from '../frame/nothing-here';
+import { useEdits } from '../stations/use-edits';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { BoxButton, Code, Empty, PageTitle, Scroll, Section, SectionHead, Select } from '../theme/parts';
+import { colour, size, space } from '../theme/tokens';
+import { HelpersGrid } from './helpers-grid';
+import { HopsGrid } from './hops-grid';
+import { TextsGrid } from './texts-grid';
+
+const Asked = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${space[2]}px ${space[5]}px;
+  padding: ${space[3]}px ${space[4]}px;
+  border-bottom: 1px solid ${colour.hairline};
+  label {
+    display: flex;
+    gap: ${space[2]}px;
+    align-items: center;
+    color: ${colour.ink2};
+    font-size: ${size.data}px;
+  }
+`;
+
+const Written = styled.div`
+  padding-bottom: ${space[4]}px;
+  line-height: 22px;
+`;
+
+const Others = styled.ol`
+  margin: 0;
+  padding-left: ${space[6]}px;
+`;
+
+/** A route that is kept: its way hop by hop, its texts, and what has to be drawn in for it. */
+export function RoutePage() {
+  const { project: address = '', route: id = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
+  const route = project.get('route', id);
+  if (!route) {
+    return <NothingHere what="There is no such route." back={{ to: `/p/${address}/routes`, label: 'All routes' }} />;
+  }
+  const change = (next: Partial<Route>) =>
+    commit('Edit route', [{ changes: [put('route', { ...route, ...next })], problem: null }]);
+  return <Way route={route} kept onChange={change} />;
+}
+
+/** A way that is only asked for; the address says from where to where. */
+export function AskPage() {
+  const { project: address = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const commit = useEdits();
+  const stations = inOrder(project, 'station');
+  const engineers = stations.find((s) => s.roles.includes('workstation')) ?? stations[0];
+  const named = (key: string) => stations.find((s) => s.id === search.get(key))?.id;
+  const traffic = TRAFFICS.find((t) => t === search.get('for')) ?? 'requests';
+  const from = named('from') ?? engineers?.id ?? '';
+  const to = named('to') ?? stations.find((s) => s.id !== from)?.id ?? '';
+  const route: Route = { id: '', order: 0, from, to, port: search.get('port'), traffic, stated: '' };
+  const change = (next: Partial<Route>) => {
+    const params = new URLSearchParams(search);
+    const keys = { from: 'from', to: 'to', port: 'port', traffic: 'for' } as const;
+    for (const [field, key] of Object.entries(keys) as [keyof typeof keys, string][]) {
+      if (!(field in next)) continue;
+      if (next[field]) params.set(key, next[field]);
+      else params.delete(key);
+    }
+    if ('from' in next) params.delete('port');
+    setSearch(params, { replace: true });
+  };
+  const keep = () => {
+    const id = newId();
+    const kept = { ...route, id, order: orderAfter(inOrder(project, 'route')) };
+    commit('New route', [{ changes: [put('route', kept)], problem: null }]);
+    void navigate(`/p/${address}/routes/${id}`);
+  };
+  return <Way route={route} kept={false} onChange={change} onKeep={keep} />;
+}
+
+interface WayProps {
+  route: Route;
+  kept: boolean;
+  onChange: (next: Partial<Route>) => void;
+  onKeep?: () => void;
+}
+
+function Way({ route, kept, onChange, onKeep }: WayProps) {
+  const { project: address = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const { found, nearest, why } = useMemo(() => findRoutes(project, route), [project, route]);
+  const name = (id: string) => project.get('station', id)?.name ?? '';
+  const best = found[0] ?? null;
+  const shown = best ?? nearest;
+  const form = routeFormOf(project, route.from);
+  const text = best ? routeText(best.hops, form) : '';
+  const bytes = best ? encodedPath(best.hops) : null;
+  const judged = judgeText(project, route, route.stated);
+  return (
+    <>
+      <PageTitle>
+        <h1>
+          {name(route.from)} → {name(route.to)}
+        </h1>
+        <p>
+          {route.traffic}: {best ? throughWords(project, best) : `no way; ${why}`}
+        </p>
+        <Link to={`/p/${address}/routes`} style={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
+          All routes
+        </Link>
+      </PageTitle>
+      <Asking project={project} route={route} onChange={onChange} onKeep={onKeep} />
+      <Scroll>
+        <Section aria-label="Hop by hop">
+          <SectionHead>
+            <h2>{best ? 'Hop by hop' : 'The nearest thing to a way'}</h2>
+            <p>{best ? 'what must be true at each hop, and whether it is' : why}</p>
+          </SectionHead>
+          {shown ? (
+            <HopsGrid hops={shown.hops} faults={judged.faults} />
+          ) : (
+            <Empty>Nothing leads there: {why}. Attach the stations to networks under Wiring first.</Empty>
+          )}
+        </Section>
+        {best && (
+          <Section aria-label="What to type">
+            <SectionHead>
+              <h2>What to type at {name(route.from)}</h2>
+              <p>as its type writes routes</p>
+            </SectionHead>
+            <Written>
+              <p>
+                <Code>{text}</Code>
+              </p>
+              <p>
+                {bytes?.ok ? (
+                  <>
+                    as bytes of the Common Industrial Protocol: <Code>{hexOf(bytes.value)}</Code>
+                  </>
+                ) : (
+                  bytes && `no encoded path: ${bytes.found}; ${bytes.expected}`
+                )}
+              </p>
+            </Written>
+            {kept && <TextsGrid route={route} right={text} />}
+          </Section>
+        )}
+        {kept && <HelpersGrid route={route} />}
+        {found.length > 1 && (
+          <Section aria-label="Other ways">
+            <SectionHead>
+              <h2>Other ways</h2>
+              <p>the next best, in order</p>
+            </SectionHead>
+            <Others start={2}>
+              {found.slice(1).map((way, i) => (
+                <li key={i}>
+                  {throughWords(project, way)}: <Code>{routeText(way.hops, form)}</Code>
+                </li>
+              ))}
+            </Others>
+          </Section>
+        )}
+      </Scroll>
+    </>
+  );
+}
+
+interface AskingProps extends Pick<WayProps, 'route' | 'onChange' | 'onKeep'> {
+  project: Project;
+}
+
+/** From where, to where, by which port, and for what. */
+function Asking({ project, route, onChange, onKeep }: AskingProps) {
+  const stations = inOrder(project, 'station');
+  const from = project.get('station', route.from);
+  const stationChoice = (label: string, value: string, choose: (id: string) => void) => (
+    <label>
+      {label}
+      <Select value={value} onChange={(event) => choose(event.target.value)}>
+        {stations.map((s) => (
+          <option key={s.id} value={s.id}>
+            {s.name}
+          </option>
+        ))}
+      </Select>
+    </label>
+  );
+  return (
+    <Asked role="group" aria-label="What is asked">
+      {stationChoice('from', route.from, (id) => onChange({ from: id, port: null }))}
+      <label>
+        by
+        <Select value={route.port ?? ''} onChange={(event) => onChange({ port: event.target.value || null })}>
+          <option value="">any of its ports</option>
+          {(from ? portsOf(project, from) : []).map((port) => (
+            <option key={port.id} value={port.id}>
+              {port.name} {port.address}
+            </option>
+          ))}
+        </Select>
+      </label>
+      {stationChoice('to', route.to, (id) => onChange({ to: id }))}
+      <label>
+        for
+        <Select value={route.traffic} onChange={(event) => onChange({ traffic: event.target.value as Traffic })}>
+          {TRAFFICS.map((traffic) => (
+            <option key={traffic}>{traffic}</option>
+          ))}
+        </Select>
+      </label>
+      {onKeep && <BoxButton onPress={onKeep}>Keep it as a route</BoxButton>}
+    </Asked>
+  );
+}

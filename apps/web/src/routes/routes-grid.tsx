@@ -1,0 +1,115 @@
+import {
+  dropWithDependents,
+  editRoute,
+  inOrder,
+  orderAfter,
+  portsOf,
+  put,
+  readPair,
+  TRAFFICS,
+  type Project,
+  type Route,
+  type RouteColumn,
+} from '@dialoga/core';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useWrongCells } from '../findings/use-wrong-cells';
+import { newRow } from '../grid/new-row';
+import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { SmallGrid } from '../stations/small-grid';
+import { useEdits } from '../stations/use-edits';
+import { newId } from '../store/new-id';
+import { useStateOf } from '../store/store';
+import { wayWords } from './way-words';
+
+const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
+const SHOWN: Shown = { kind: 'route', fields: FIELDS };
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'from', title: 'Who asks', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'to', title: 'Who is asked', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'port', title: 'Own port', names: true, track: 'minmax(100px, 0.9fr)' },
+  { id: 'traffic', title: 'For', track: '122px' },
+  { id: 'way', title: 'Way', names: true, track: 'minmax(180px, 1.8fr)' },
+  { id: 'stated', title: 'Text as typed', names: true, track: 'minmax(170px, 1.8fr)' },
+  { id: 'comment', title: 'Comment', names: true, track: 'minmax(90px, 1fr)' },
+];
+
+export function RoutesGrid() {
+  const { project: address = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const navigate = useNavigate();
+  const commit = useEdits();
+  const wrong = useWrongCells('route');
+  const link = useGridLink(SHOWN);
+  const routes = inOrder(project, 'route');
+  const stations = useMemo(() => inOrder(project, 'station').map((s) => s.name), [project]);
+  const rowFor = (route: Route): GridRow => {
+    const way = wayWords(project, route);
+    const from = project.get('station', route.from);
+    const permitted = Object.values(route.built?.permitted ?? {}).length;
+    const built = permitted === 1 ? '1 text, built at run time' : `${permitted} texts, built at run time`;
+    return {
+      id: route.id,
+      height: 26,
+      cells: [
+        { text: from?.name ?? '', editable: true, options: stations },
+        { text: project.get('station', route.to)?.name ?? '', editable: true, options: stations },
+        {
+          ...{ text: portText(project, route), editable: true, differs: wrong(route.id, 'port') },
+          options: ['any', ...(from ? portsOf(project, from).map((p) => p.name) : [])],
+        },
+        { text: route.traffic, editable: true, options: TRAFFICS },
+        {
+          ...{ text: way.text, muted: !way.none, differs: way.none },
+          action: { label: 'Open the way hop by hop', run: () => void navigate(`/p/${address}/routes/${route.id}`) },
+        },
+        {
+          ...{ text: route.stated, editable: true, mono: true, differs: wrong(route.id, 'stated') },
+          ...(route.stated === '' && route.built ? { show: built } : {}),
+        },
+        { text: route.comment ?? '', editable: true },
+      ],
+    };
+  };
+  function onEdit(edits: CellEdit[]) {
+    const [first] = edits;
+    if (first?.row === 'new') {
+      if (first.text.trim() === '') return;
+      const pair = readPair(project, first.text);
+      if ('changes' in pair) {
+        commit('New route', [pair]);
+        return;
+      }
+      const { from, to } = pair;
+      const route: Route = {
+        ...{ id: newId(), order: orderAfter(routes), from: from.id, to: to.id, port: null },
+        ...{ traffic: 'requests', stated: '' },
+      };
+      commit(`New route ${from.name} → ${to.name}`, [{ changes: [put('route', route)], problem: null }]);
+      return;
+    }
+    commit(
+      'Edit routes',
+      edits.flatMap(({ row, column, text }) => {
+        const [route, field] = [project.get('route', row), FIELDS[column]];
+        return route && field ? [editRoute(project, route, field satisfies RouteColumn, text)] : [];
+      }),
+    );
+  }
+  return (
+    <SmallGrid
+      label="Routes"
+      columns={COLUMNS}
+      rows={[...routes.map(rowFor), newRow(COLUMNS.length, 0, 'new route, as A → B')]}
+      onEdit={onEdit}
+      link={link}
+      onDrop={(id) => commit('Delete route', [{ changes: dropWithDependents(project, 'route', id), problem: null }])}
+    />
+  );
+}
+
+function portText(project: Project, { port }: Route): string {
+  const chosen = port ? project.get('port', port) : undefined;
+  return chosen ? chosen.name || chosen.address : 'any';
+}

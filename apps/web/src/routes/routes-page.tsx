@@ -1,0 +1,44 @@
+import { inOrder } from '@dialoga/core';
+import { useStateOf } from '../store/store';
+import { Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
+import { ReachGrid } from './reach-grid';
+import { RoutesGrid } from './routes-grid';
+
+/** All routes, and who must, or must not, reach whom. */
+export function RoutesPage() {
+  const project = useStateOf((s) => s.project.project)!;
+  const [routes, expectations] = [inOrder(project, 'route'), inOrder(project, 'expectation')];
+  return (
+    <>
+      <PageTitle>
+        <h1>Routes</h1>
+        <p>
+          {routes.length === 1 ? '1 route' : `${routes.length} routes`},{' '}
+          {expectations.length === 1 ? '1 expectation' : `${expectations.length} expectations`}
+        </p>
+      </PageTitle>
+      <Scroll>
+        <Section aria-label="Who asks whom, through what">
+          <SectionHead>
+            <h2>Who asks whom, through what</h2>
+            <p>Enter on the way opens it hop by hop</p>
+          </SectionHead>
+          {routes.length === 0 && (
+            <Empty>
+              No route is kept yet. Type the two stations below, as A → B: the way, its text and what stands against it
+              follow.
+            </Empty>
+          )}
+          <RoutesGrid />
+        </Section>
+        <Section aria-label="Who must, and must not, reach whom">
+          <SectionHead>
+            <h2>Who must, and must not, reach whom</h2>
+            <p>with gateways, subnets, and what passes what</p>
+          </SectionHead>
+          <ReachGrid />
+        </Section>
+      </Scroll>
+    </>
+  );
+}
