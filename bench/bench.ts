@@ -2,6 +2,7 @@ import { Project, writeProject } from '@dialoga/core';
 import { browserRows } from './browser.js';
 import { coreRows } from './core.js';
 import { generate } from './generate.js';
+import { routeRows } from './routes.js';
 import { printed } from './row.js';
 import { serverRows } from './server.js';
 import { tagRows } from './tags.js';
@@ -13,6 +14,7 @@ const file = writeProject(Project.of(entities));
 const rows = [
   ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities)]),
   ...(only && only !== 'tags' ? [] : tagRows()),
+  ...(only && only !== 'routes' ? [] : routeRows()),
   ...(only && only !== 'server' ? [] : await serverRows(file)),
   ...(only && only !== 'browser' ? [] : await browserRows(file)),
 ];

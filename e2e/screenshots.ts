@@ -19,13 +19,14 @@ test('pictures', async ({ page, app }) => {
   await shot('overview', `/p/${project}/overview`);
   await shot('sheet-to-print', `/p/${project}/exchanges/duty/print`);
   await shot('findings', `/p/${project}/findings`);
-  await shot('exchanges', `/p/${project}/exchanges`);
   await shot('stations', `/p/${project}/stations`);
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
   await shot('slots', `/p/${project}/stations/evaphead`);
   await shot('coupler', `/p/${project}/exchanges/docks`);
   await shot('running', `/p/${project}/exchanges/duty/running`);
+  await shot('routes', `/p/${project}/routes`);
+  await shot('route', `/p/${project}/routes/route-plant`);
   await shot('tags', `/p/${project}/tags/dockpanel?show=meaning`);
   await shot('points', `/p/${project}/exchanges/trial/points`);
   await shot('poll-plan', `/p/${project}/exchanges/room/plan`);
@@ -43,6 +44,5 @@ test('pictures', async ({ page, app }) => {
     label: 'Move the pressures',
     changes: [{ kind: 'claim', id: 'pressures-plant', path: ['place', 'number'], before: 324, after: 330 }],
   });
-  await shot('history', `/p/${project}/history`);
   await shot('compare', `/p/${project}/history/0/newest`);
 });

@@ -39,7 +39,12 @@ export function HopsGrid({ hops, faults }: Props) {
       {
         text: must,
         ...(cell
-          ? { action: { label: 'Go to what decides it', run: () => void navigate(linkToCell(project, address, cell)) } }
+          ? {
+              action: {
+                label: `${must}: go to what decides it`,
+                run: () => void navigate(linkToCell(project, address, cell)),
+              },
+            }
           : {}),
       },
       { text: holds ? 'yes' : holds === null ? `not known yet: ${found}` : `no: ${found}`, differs: holds === false },

@@ -13,6 +13,7 @@ import {
   TRAFFICS,
   type Project,
   type Route,
+  type RouteHop,
   type Traffic,
 } from '@dialoga/core';
 import { useMemo } from 'react';
@@ -118,7 +119,6 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
   const shown = best ?? nearest;
   const form = routeFormOf(project, route.from);
   const text = best ? routeText(best.hops, form) : '';
-  const bytes = best ? encodedPath(best.hops) : null;
   const judged = judgeText(project, route, route.stated);
   return (
     <>
@@ -146,26 +146,13 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
             <Empty>Nothing leads there: {why}. Attach the stations to networks under Wiring first.</Empty>
           )}
         </Section>
-        {best && (
+        {(best || kept) && (
           <Section aria-label="What to type">
             <SectionHead>
               <h2>What to type at {name(route.from)}</h2>
               <p>as its type writes routes</p>
             </SectionHead>
-            <Written>
-              <p>
-                <Code>{text}</Code>
-              </p>
-              <p>
-                {bytes?.ok ? (
-                  <>
-                    as bytes of the Common Industrial Protocol: <Code>{hexOf(bytes.value)}</Code>
-                  </>
-                ) : (
-                  bytes && `no encoded path: ${bytes.found}; ${bytes.expected}`
-                )}
-              </p>
-            </Written>
+            {best && <WrittenWay hops={best.hops} text={text} />}
             {kept && <TextsGrid route={route} right={text} />}
           </Section>
         )}
@@ -187,6 +174,27 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
         )}
       </Scroll>
     </>
+  );
+}
+
+/** The text of a way, and its bytes where all its links have them. */
+function WrittenWay({ hops, text }: { hops: readonly RouteHop[]; text: string }) {
+  const bytes = encodedPath(hops);
+  return (
+    <Written>
+      <p>
+        <Code>{text}</Code>
+      </p>
+      <p>
+        {bytes.ok ? (
+          <>
+            as bytes of the Common Industrial Protocol: <Code>{hexOf(bytes.value)}</Code>
+          </>
+        ) : (
+          `no encoded path: ${bytes.found}; ${bytes.expected}`
+        )}
+      </p>
+    </Written>
   );
 }
 

@@ -62,7 +62,10 @@ export function RoutesGrid() {
         { text: route.traffic, editable: true, options: TRAFFICS },
         {
           ...{ text: way.text, muted: !way.none, differs: way.none },
-          action: { label: 'Open the way hop by hop', run: () => void navigate(`/p/${address}/routes/${route.id}`) },
+          action: {
+            label: `${way.text}: open it hop by hop`,
+            run: () => void navigate(`/p/${address}/routes/${route.id}`),
+          },
         },
         {
           ...{ text: route.stated, editable: true, mono: true, differs: wrong(route.id, 'stated') },

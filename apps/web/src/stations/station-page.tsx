@@ -125,6 +125,17 @@ export function StationPage() {
             <Link to={`/p/${projectId}/tags/${id}`}>{tags === 1 ? '1 tag' : `${tags} tags`}</Link>
           </p>
         </Section>
+        <Section aria-label="Routes">
+          <SectionHead>
+            <h2>Routes</h2>
+            <p>who reaches it, through what, and the text to type</p>
+          </SectionHead>
+          <p>
+            <Link to={`/p/${projectId}/routes/ask?to=${id}`}>The way to it</Link>
+            {' · '}
+            <Link to={`/p/${projectId}/routes/ask?from=${id}`}>the way from it</Link>
+          </p>
+        </Section>
         <Section aria-label="Copies">
           <SectionHead>
             <h2>Copies</h2>

@@ -4,6 +4,7 @@ import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import type { Traffic } from '../model/words.js';
+import { isGateway } from './facts.js';
 import type { Condition } from './hop.js';
 import { linkAddress } from './link-address.js';
 import { passingOf } from './passes.js';
@@ -96,7 +97,7 @@ export function throughConditions(
 function gateway(reader: Reader, port: Port, router: Port, code: string): Condition {
   const gateway = port.gateway.trim();
   return {
-    holds: gateway !== '' && gateway === router.address.trim(),
+    holds: isGateway(port, router),
     must: `${nameOf(reader, port)} has ${router.address.trim() || 'the router'} as its gateway`,
     found: gateway === '' || gateway === '0.0.0.0' ? 'it has none' : `it has ${gateway}`,
     ...{ code, cell: portCell(port, 'gateway') },

@@ -1,16 +1,17 @@
-import { routedPlant } from '../testing/routed-plant.testing.js';
+import { ROUTE_FIELDS, routedPlant } from '../testing/routed-plant.testing.js';
 import { added, edited, without } from '../testing/two-stations.testing.js';
 import { newNetwork, newPort, newStation } from '../model/create.js';
+import { inOrder } from '../model/order.js';
 import { Project } from '../model/project.js';
 import type { Traffic } from '../model/words.js';
-import { findRoutes } from './find-routes.js';
+import { findRoutes, type FoundRoute } from './find-routes.js';
 import { expectationHolds, reachOf, throughWords } from './reach.js';
 import { wantedHelpers } from './helpers.js';
 import { routeFormOf, routeText } from './route-text.js';
 
 const plant = routedPlant();
-const way = (project: Project, from: string, to: string, traffic: Traffic = 'requests') =>
-  findRoutes(project, { from, to, traffic, port: null });
+const way = (project: Project, from: string, to: string, traffic: Traffic = 'requests', port: string | null = null) =>
+  findRoutes(project, { from, to, traffic, port });
 const text = (project: Project, from: string, to: string, traffic?: Traffic) =>
   way(project, from, to, traffic).found.map(({ hops }) => routeText(hops, routeFormOf(project, from)));
 
@@ -69,9 +70,12 @@ test('an IP router passes what is IP where each side names it as its gateway, an
   const packets = edited(plant, ['profile', 'router', 'forwards', { p: { what: 'IP packets', source: 's' } }]);
   expect(text(packets, 'a', 't', 'program transfer')).toEqual(['Net 2 > 10.0.2.9 / rack > 0']);
   const noBack = edited(packets, ['port', 't2', 'gateway', '']);
-  expect(way(noBack, 'a', 't').nearest?.failures[0]?.condition).toMatchObject({ code: 'ROU 9', found: 'it has none' });
+  expect(way(noBack, 'a', 't', 'requests', 'a1').nearest?.failures[0]?.condition).toMatchObject({
+    code: 'ROU 9',
+    found: 'it has none',
+  });
   const wrong = edited(packets, ['port', 'a1', 'gateway', '10.0.1.9']);
-  expect(way(wrong, 'a', 't').nearest?.failures[0]?.condition).toMatchObject({
+  expect(way(wrong, 'a', 't', 'requests', 'a1').nearest?.failures[0]?.condition).toMatchObject({
     code: 'ROU 6',
     found: 'it has 10.0.1.9',
   });
@@ -94,6 +98,30 @@ test('other ways come after the best, and none meets a station twice', () => {
     'Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0',
   ]);
   expect(findRoutes(second, { from: 'a', to: 't', traffic: 'requests', port: 'a1' }).found).toHaveLength(1);
+});
+
+/** What a way costs by its hops and the conditions that are shown. */
+const costOf = ({ hops }: FoundRoute) =>
+  hops.reduce((sum, hop) => {
+    const failing = hop.conditions.filter(({ holds, code }) => holds === false && code !== 'ROU 5').length;
+    const unknown = hop.conditions.filter(({ holds }) => holds === null).length;
+    return sum + (hop.kind === 'backplane' ? 2 : 10) + failing * 1000 + unknown;
+  }, 0);
+
+test('what a search counts is what is shown: the costs of a way are those of its hops and conditions', () => {
+  const edits = ROUTE_FIELDS.filter(([kind]) => kind === 'port' || kind === 'profile' || kind === 'station');
+  for (const [kind, path, values, which] of edits) {
+    for (const entity of inOrder(plant, kind)) {
+      if (which && !which.test(entity.id)) continue;
+      for (const value of values) {
+        const project = edited(plant, [kind, entity.id, path, value]);
+        for (const to of ['t', 'd', 'q', 'r']) {
+          const { found, nearest } = way(project, 'a', to, 'requests');
+          for (const one of [...found, ...(nearest ? [nearest] : [])]) expect(costOf(one)).toBe(one.cost);
+        }
+      }
+    }
+  }
 });
 
 test('whether an expectation holds, and through what or why not', () => {

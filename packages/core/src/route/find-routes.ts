@@ -1,11 +1,11 @@
 import type { Network } from '../model/network.js';
-import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
 import type { Station } from '../model/station.js';
 import { linkConditions, throughConditions } from './conditions.js';
 import { cpuOf, modulesOf, needsBackplane } from './cpu-slot.js';
+import { linkFailures, RouteFacts, throughFailures, type PortFacts } from './facts.js';
 import { failures, type Condition, type RouteHop } from './hop.js';
 import { bestPaths, type Step } from './k-best.js';
 import { linkAddress } from './link-address.js';
@@ -92,12 +92,25 @@ function whyNone(reader: Reader, from: Station, to: Station, nearest: FoundRoute
 class LinksOf {
   private readonly links = new Map<string, Link>();
   private readonly known = new Map<string, Step<string>[]>();
+  private readonly facts: RouteFacts;
+  /** where the route ends: the ports of the station that is asked, or of the computer that it runs on */
+  private readonly goals: ReadonlyMap<string, readonly PortFacts[]>;
 
   constructor(
     private readonly reader: Reader,
     private readonly asked: Asked,
-    private readonly target: Station,
-  ) {}
+    target: Station,
+  ) {
+    this.facts = RouteFacts.of(reader);
+    const goals = new Map<string, PortFacts[]>();
+    for (const port of portsOf(reader, target)) {
+      if (!port.network) continue;
+      const list = goals.get(port.network) ?? [];
+      list.push(this.facts.of(port));
+      goals.set(port.network, list);
+    }
+    this.goals = goals;
+  }
 
   steps(node: string): readonly Step<string>[] {
     let steps = this.known.get(node);
@@ -119,53 +132,45 @@ class LinksOf {
     const from = this.reader.get('station', this.asked.from)!;
     return portsOf(this.reader, from)
       .filter((port) => this.asked.port === null || port.id === this.asked.port)
-      .flatMap((port) => this.over(port, needsBackplane(this.reader, port) ? COST.backplane : 0, () => []));
+      .map((port) => this.facts.of(port))
+      .flatMap((port) => this.over(port, port.behind ? COST.backplane : 0, () => 0));
   }
 
   private next(link: Link | undefined): Step<string>[] {
     if (!link) return [];
     const { to, from, network } = link;
-    if (this.isTarget(to.station)) {
-      return [{ to: GOAL, cost: needsBackplane(this.reader, to) ? COST.backplane : 0 }];
-    }
-    const station = this.reader.get('station', to.station);
-    if (!station) return [];
-    return childrenOf(this.reader, 'port', station.id)
-      .filter((port) => port.id !== to.id && port.network !== network.id)
-      .flatMap((port) =>
-        this.over(port, 0, (further) => {
-          const ports = { before: from, arrived: to, leaving: port, next: further.to };
-          const networks = { from: network, to: further.network };
-          return throughConditions(this.reader, station, ports, networks, this.asked.traffic).conditions;
+    const arrived = this.facts.of(to);
+    if (this.goals.get(network.id)?.includes(arrived)) return [{ to: GOAL, cost: arrived.behind ? COST.backplane : 0 }];
+    const { traffic } = this.asked;
+    return this.facts
+      .portsOfStation(to.station)
+      .filter(({ port }) => port.id !== to.id && port.network !== network.id)
+      .flatMap((leaving) =>
+        this.over(leaving, 0, (next) => {
+          const passing = this.facts.passing(to.station, network, leaving.network!, traffic);
+          const ports = { before: from, arrived: to, leaving: leaving.port, next: next.port };
+          const { failing, unknown } = throughFailures(passing, ports);
+          return failing * COST.failure + unknown * COST.unknown;
         }),
       );
   }
 
   /** Over the network of a port to whatever is the target or leads on. */
-  private over(port: Port, extra: number, through: (link: Link) => Condition[]): Step<string>[] {
-    const network = port.network ? this.reader.get('network', port.network) : undefined;
+  private over(from: PortFacts, extra: number, through: (next: PortFacts) => number): Step<string>[] {
+    const { network, port } = from;
     if (!network) return [];
-    return childrenOf(this.reader, 'port', network.id)
-      .filter((other) => other.station !== port.station && (this.isTarget(other.station) || this.leadsOn(other)))
+    const goals = this.goals.get(network.id) ?? [];
+    const others = [...goals, ...this.facts.leadingOn(network.id).filter((facts) => !goals.includes(facts))];
+    return others
+      .filter((other) => other.port.station !== port.station)
       .map((other) => {
-        const link: Link = { key: `${port.id}>${other.id}`, from: port, to: other, network };
-        this.links.set(link.key, link);
-        const conditions = [...through(link), ...linkConditions(this.reader, network, port, other, this.asked.traffic)];
-        return { to: link.key, cost: COST.network + extra + costOf(conditions) };
+        const key = `${port.id}>${other.port.id}`;
+        if (!this.links.has(key)) this.links.set(key, { key, from: port, to: other.port, network });
+        const failing = linkFailures(from, other, network.kind, this.asked.traffic);
+        return { to: key, cost: COST.network + extra + through(other) + failing * COST.failure };
       });
   }
-
-  private isTarget(station: string): boolean {
-    return station === this.target.id || station === hostOf(this.reader, this.target).id;
-  }
-
-  private leadsOn(port: Port): boolean {
-    return childrenOf(this.reader, 'port', port.station).some((p) => p.network !== null && p.network !== port.network);
-  }
 }
-
-const costOf = (conditions: readonly Condition[]): number =>
-  conditions.reduce((sum, { holds }) => sum + (holds === false ? COST.failure : holds === null ? COST.unknown : 0), 0);
 
 /** The hops of a way, numbered as they are walked. */
 function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly Link[], cost: number): FoundRoute {

@@ -1,0 +1,118 @@
+import type { Page } from '@playwright/test';
+import { expect, expectDemo, expectStored, test } from './app';
+
+const hops = (page: Page) => page.getByRole('grid', { name: 'Hops' });
+const texts = (page: Page) => page.getByRole('grid', { name: 'Texts' });
+
+test('from the laptop to the controller on the bus: the path, the text, what is drawn in, and taken out again', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/stations`);
+  await expect(page.getByRole('link', { name: /^Findings: \d/ })).toBeVisible();
+  // Two keys and a name, from anywhere.
+  await page.keyboard.press('Control+K');
+  await page.keyboard.type('route to defrostc');
+  await page.getByRole('option', { name: 'Route to DefrostCtl' }).waitFor();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'ServiceLaptop → DefrostCtl' })).toBeVisible();
+  await expect(hops(page).getByRole('row', { name: /BusBridge passes looking on/ })).toContainText('yes');
+  await expect(page.getByText('Plant LAN > 10.48.10.70 / Defrost bus > 9')).toBeVisible();
+  await page.goto(`${app.url}/p/${project}/routes/route-defrost`);
+  const helpers = page.getByRole('grid', { name: 'Helper objects' });
+  await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('planned');
+  // Found there, it is named until it is taken out again.
+  await helpers.getByRole('gridcell', { name: 'planned' }).click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('found');
+  await page.keyboard.press('Enter');
+  await expectDemo(page, 0, 0, 1);
+  await helpers.getByRole('gridcell', { name: 'found' }).click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('removed');
+  await page.keyboard.press('Enter');
+  // Without it the way is there, and the tool does not know it.
+  await expectDemo(page, 0, 1, 0);
+  await expectStored(page);
+});
+
+test('the text of the control room: which hop is missing, and the right one typed by a key', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/routes/route-plant`);
+  await expect(texts(page).getByRole('row', { name: /^typed/ })).toContainText(
+    'the hop through the backplane is left out',
+  );
+  await expect(page.getByText('12 0B 31 30 2E 34 38 2E 31 30 2E 31 31 00 01 00')).toBeVisible();
+  await texts(page).getByRole('gridcell', { name: 'Plant LAN > 10.48.10.11' }).click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('End');
+  await page.keyboard.type(' / rack > 1');
+  await page.keyboard.press('Enter');
+  await expect(texts(page).getByRole('row', { name: /^typed/ })).toContainText('slot 1 holds Ethernet, no CPU');
+  await expect(hops(page)).toContainText('no: slot 1 holds Ethernet, no CPU');
+  await page.goto(`${app.url}/p/${project}/findings`);
+  await page.getByRole('button', { name: /^Fix/ }).first().waitFor();
+  await page.goto(`${app.url}/p/${project}/routes/route-plant-trend`);
+  await expect(texts(page).getByRole('row', { name: /^typed/ })).toContainText('slot 1 holds Ethernet, no CPU');
+  await expectStored(page);
+});
+
+test('to the controller of the docks there is no way: why, the furthest reached, and what would make one', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/routes/route-dock`);
+  await expect(page.getByRole('heading', { name: 'The nearest thing to a way' })).toBeVisible();
+  await expect(hops(page).getByRole('row', { name: /QuayLink passes program transfer/ })).toContainText(
+    'no: QuayLink is a coupler',
+  );
+  // From the condition to what decides it.
+  await hops(page)
+    .getByRole('gridcell', { name: /^QuayLink passes program transfer/ })
+    .click();
+  await expect(page).toHaveURL(/stations\?at=station(:|%3A)quaylink/);
+});
+
+test('that the panel must not reach the skid: it does, and through what; a route made from two names', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/routes`);
+  const reach = page.getByRole('grid', { name: 'Who must, and must not, reach whom' });
+  await reach.getByRole('gridcell', { name: 'new, as A → B' }).click();
+  await page.keyboard.type('DockPanel to SkidCtl');
+  await page.keyboard.press('Enter');
+  await expect(reach.getByRole('row', { name: /DockPanel must not reach SkidCtl/ })).toContainText('over Plant LAN');
+  await expectDemo(page, 1, 0, 0);
+  const routes = page.getByRole('grid', { name: 'Routes', exact: true });
+  await routes.getByRole('gridcell', { name: 'new route, as A → B' }).click();
+  await page.keyboard.type('DockPanel > Nowhere');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('there is no station “Nowhere”')).toBeVisible();
+  await routes.getByRole('gridcell', { name: 'new route, as A → B' }).click();
+  await page.keyboard.type('DockPanel > PlantCtl');
+  await page.keyboard.press('Enter');
+  await expect(routes.getByRole('row', { name: /DockPanel PlantCtl/ })).toContainText('over Plant LAN');
+  await page.keyboard.press('Control+Z');
+  await expect(routes.getByRole('row', { name: /DockPanel PlantCtl/ })).toHaveCount(0);
+  await expectStored(page);
+});
+
+test('a way that is asked for is kept as a route, with the port that it leaves by', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/routes/ask?to=brinertu`);
+  const asked = page.getByRole('group', { name: 'What is asked' });
+  await asked.getByLabel('for').selectOption('looking on');
+  await asked.getByLabel('by').selectOption({ label: 'first adapter 10.48.10.200' });
+  await expect(page).toHaveURL(/port=port-servicelaptop/);
+  await page.getByRole('button', { name: 'Keep it as a route' }).click();
+  await expect(texts(page)).toBeVisible();
+  await expect(asked.getByLabel('by')).toHaveValue('port-servicelaptop');
+  await expectDemo(page, 0, 0, 0);
+  await expectStored(page);
+});
