@@ -63,7 +63,7 @@ const Finding = styled.div`
 const Right = styled.div`
   gap: ${space[4]}px;
   /* All of these are in the find box, too. */
-  @media (max-width: 900px) {
+  @media (max-width: 1100px) {
     > button,
     > a:not(:last-child) {
       display: none;

@@ -127,7 +127,7 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
           {name(route.from)} → {name(route.to)}
         </h1>
         <p>
-          {route.traffic}: {best ? throughWords(project, best) : `no way; ${why}`}
+          {route.traffic}: {best ? throughWords(project, best) : 'no way'}
         </p>
         <Link to={`/p/${address}/routes`} style={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
           All routes
