@@ -46,6 +46,7 @@ test('a project file that cannot be taken is told line by line; nothing is made'
       .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await choose('{ "format": "dialoga-project", "version": 3 }');
   await expect(page.getByRole('alert')).toContainText('version: found 3; this Dialoga reads versions up to 1');
+  await expect(page.getByRole('button', { name: 'Close' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toBeHidden();
   await choose('{ "format": ');

@@ -180,7 +180,9 @@ describe('change sets', () => {
       label: '',
       changes: [{ kind: 'station', id: 'busbridge', path: [], before: station as never }],
     }).expect(409);
-    expect(JSON.stringify(body)).toContain('port port-busbridge, port port-busbridge-defrost-bus depend on it');
+    expect(JSON.stringify(body)).toContain(
+      'port port-busbridge, port port-busbridge-defrost-bus, helper object helper-busbridge depend on it',
+    );
   });
 
   test('of another project’s entities find nothing there', async () => {

@@ -55,6 +55,7 @@ test('what is to do stands under its step, the first Blocker to begin with', () 
   expect(steps.map((s) => [s.step, s.counts.blocker, s.first?.code])).toEqual([
     ['Stations', 1, 'NAM 1'],
     ['Wiring', 1, 'ADR 1'],
+    ['Routes', 0, undefined],
     ['Exchanges', 1, 'SIZ 1'],
     ['Tags', 0, undefined],
   ]);
