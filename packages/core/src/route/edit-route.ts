@@ -1,7 +1,7 @@
 import { set } from '../change/make.js';
 import type { Expectation } from '../model/expectation.js';
 import type { HelperObject } from '../model/helper-object.js';
-import { childrenOf, inOrder } from '../model/order.js';
+import { inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Route } from '../model/route.js';
 import type { Station } from '../model/station.js';
@@ -104,9 +104,4 @@ export function editHelper(helper: HelperObject, column: HelperColumn, text: str
   }
   const empty = column === 'drawnAs' || column === 'address' ? '' : undefined;
   return changed(set('helper', helper, [column], clean || empty));
-}
-
-/** The routes and expectations that a station is an end of, or that lead over one of its ports. */
-export function routesOf(project: Project, stationId: string): Route[] {
-  return childrenOf(project, 'route', stationId);
 }
