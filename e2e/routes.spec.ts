@@ -39,7 +39,10 @@ test('from the laptop to the controller on the bus: the path, the text, what is 
   await expectStored(page);
 });
 
-test('the text of the control room: which hop is missing, the right text, and a slot that holds no CPU', async ({ page, app }) => {
+test('the text of the control room: which hop is missing, the right text, and a slot that holds no CPU', async ({
+  page,
+  app,
+}) => {
   const project = await app.demo();
   await page.goto(`${app.url}/p/${project}/routes/route-plant`);
   await expect(texts(page).getByRole('row', { name: /^typed/ })).toContainText(
