@@ -1,16 +1,6 @@
-import {
-  apply,
-  CheckEngine,
-  follow,
-  KINDS,
-  Occupancy,
-  Project,
-  SECTION_OF,
-  set,
-  tallyOf,
-  type Use,
-} from '@dialoga/core';
-import type { Change, Entity, Kind } from '@dialoga/core';
+import { apply, CheckEngine, follow, Occupancy, Project, set, tallyOf, type Use } from '@dialoga/core';
+import type { Change } from '@dialoga/core';
+import { entitiesIn } from './opened.js';
 import { middle, timed, type Row } from './row.js';
 
 const MOST_FOLLOW_MS = 20;
@@ -18,12 +8,6 @@ const MOST_FOLLOW_MS = 20;
 /** The checks and the overlap search, on the generated project as a file. */
 export function coreRows(file: string): Row[] {
   const rows: Row[] = [];
-  /** Entities parsed anew, so that nothing worked out before is kept. */
-  function parsed(): Partial<Record<Kind, Entity[]>> {
-    const tree = JSON.parse(file) as Record<string, Entity[]>;
-    return Object.fromEntries(KINDS.map((kind) => [kind, tree[SECTION_OF[kind]]]));
-  }
-
   const parse = middle(Array.from({ length: 7 }, () => timed(() => void JSON.parse(file))));
   rows.push({
     work: `JSON.parse of the project's file, ${(file.length / 1e6).toFixed(1)} MB`,
@@ -35,7 +19,7 @@ export function coreRows(file: string): Row[] {
   let engine: CheckEngine | null = null;
   let project = Project.of({});
   const fullTimes = Array.from({ length: 5 }, () => {
-    const entities = parsed();
+    const entities = entitiesIn(file);
     return timed(() => {
       project = Project.of(entities);
       engine = new CheckEngine(project);

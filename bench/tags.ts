@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import {
+  apply,
   BECOMES,
   importChanges,
   matchNames,
@@ -12,8 +13,10 @@ import {
   type Area,
   type Profile,
   type Station,
+  writeProject,
   type TagList,
 } from '@dialoga/core';
+import { opened } from './opened.js';
 import { middle, timed, type Row } from './row.js';
 
 const ROWS = 100_000;
@@ -59,13 +62,32 @@ function listOf(text: string): TagList {
   return list.value;
 }
 
-/** The bare parser and the work on the same text, turn and turn about: a slow moment of the machine meets both. */
-function besideParser(text: string, work: () => void): [parser: number, work: number] {
-  const pairs = Array.from({ length: 9 }, () => [
-    timed(() => void Papa.parse(text, { delimiter: ';' })),
-    timed(work),
-  ]) as [number, number][];
-  return [middle(pairs.map(([a]) => a)), middle(pairs.map(([, b]) => b))];
+/**
+ * The bare parser and the work on the same text, turn and turn about, after one turn to warm up: a slow moment of the
+ * machine meets both, so the ratio is that of neighbours, and its middle over all turns.
+ */
+function besideParser(text: string, work: () => void): { parser: number; work: number; ratio: number } {
+  const turns = Array.from({ length: 14 }, () => ({
+    parser: timed(() => void Papa.parse(text, { delimiter: ';' })),
+    work: timed(work),
+  })).slice(1);
+  return {
+    parser: middle(turns.map(({ parser }) => parser)),
+    work: middle(turns.map(({ work }) => work)),
+    ratio: middle(turns.map(({ parser, work }) => work / parser)),
+  };
+}
+
+/** The station once the list is brought in, as it is when its project is opened the next time. */
+function withTags(text: string, newId: () => string): Project {
+  const source = { file: 'a.csv', format: 'CSV', at: '2026-01-01T00:00:00Z', saved: null, understood: '' } as const;
+  const empty = controller();
+  const list = listOf(text);
+  const plan = planImport(empty, 's', list, newId);
+  const changes = importChanges(empty, 's', list, plan, source, { without: new Set(), drop: false }, newId);
+  const result = apply(empty, { id: 'import', label: 'brings the list in', changes });
+  if (!result.ok) throw new Error(result.refusal.sentence);
+  return opened(writeProject(empty.with(result.entities)));
 }
 
 /** Lists of tags: read, compared, laid face to face, and asked for in as few requests as can be. */
@@ -76,30 +98,21 @@ export function tagRows(): Row[] {
   const first = controller();
   const text = csv(false);
   let plan = planImport(first, 's', listOf(text), newId);
-  const [parser, fresh] = besideParser(text, () => void (plan = planImport(first, 's', listOf(text), newId)));
+  const fresh = besideParser(text, () => void (plan = planImport(first, 's', listOf(text), newId)));
   rows.push({
-    work: `a CSV of ${ROWS} tags read, typed, compared with none and previewed; the bare parser ${parser.toFixed(0)} ms`,
-    figure: `${fresh.toFixed(0)} ms, ${(fresh / parser).toFixed(2)} × the parser`,
+    work: `a CSV of ${ROWS} tags read, typed, compared with none and previewed; the bare parser ${fresh.parser.toFixed(0)} ms`,
+    figure: `${fresh.work.toFixed(0)} ms, ${fresh.ratio.toFixed(2)} × the parser`,
     aim: 'at most 3 ×',
-    met: fresh / parser <= 3,
+    met: fresh.ratio <= 3,
   });
-  const source = { file: 'a.csv', format: 'CSV', at: '2026-01-01T00:00:00Z', saved: null, understood: '' } as const;
-  const changes = importChanges(first, 's', listOf(text), plan, source, { without: new Set(), drop: false }, newId);
-  const known = Project.of({
-    project: [...first.all('project')],
-    profile: [...first.all('profile')],
-    station: [...first.all('station')],
-    area: [...first.all('area')],
-    import: changes.filter((c) => c.kind === 'import').map((c) => c.after as never),
-    tag: changes.filter((c) => c.kind === 'tag').map((c) => c.after as never),
-  });
+  const known = withTags(text, newId);
   const newer = csv(true);
-  const [bare, again] = besideParser(newer, () => void (plan = planImport(known, 's', listOf(newer), newId)));
+  const again = besideParser(newer, () => void (plan = planImport(known, 's', listOf(newer), newId)));
   rows.push({
     work: `the next file of as many, compared with the ${ROWS} that are there; ${plan.becomes.filter((what) => BECOMES[what] === 'changed').length} changed`,
-    figure: `${again.toFixed(0)} ms, ${(again / bare).toFixed(2)} × the parser`,
+    figure: `${again.work.toFixed(0)} ms, ${again.ratio.toFixed(2)} × the parser`,
     aim: 'at most 3 ×',
-    met: again / bare <= 3,
+    met: again.ratio <= 3,
   });
 
   const left = Array.from({ length: 10_000 }, (_, i) => ({ id: `l${i}`, name: `Hall_${i % 89}_Drive_${i}_Ready` }));

@@ -17,7 +17,8 @@ export type Separator = (typeof SEPARATORS)[number];
 const EMPTY = unread('the list is empty', 'it has a row of headings and a row for each part');
 
 /**
- * Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty rows are passed over.
+ * Text with commas, semicolons, tabs or bars between its cells (RFC 4180 for quotes). Empty lines are passed over; a line
+ * of nothing but separators is a row.
  * `progress` is told how many rows of a long list are read.
  */
 export function readTable(text: string, separator?: Separator, progress?: (rows: number) => void): Read<TextTable> {
@@ -37,13 +38,13 @@ export function readTable(text: string, separator?: Separator, progress?: (rows:
   return filled(data);
 }
 
-/** The rows that have a cell with something in it; not copied, for of a hundred thousand that would cost more than the rest. */
+/** The lines that are not empty. Only their length is looked at: one look into each of a hundred thousand rows is felt. */
 function filled(all: readonly (readonly string[])[]): Read<TextTable> {
   const rows: (readonly string[])[] = [];
   const lines = new Uint32Array(all.length);
   for (let i = 0; i < all.length; i++) {
     const cells = all[i]!;
-    if (!cells.some((cell) => cell !== '' && cell.trim() !== '')) continue;
+    if (cells.length === 0 || (cells.length === 1 && cells[0]!.trim() === '')) continue;
     lines[rows.length] = i + 1;
     rows.push(cells);
   }

@@ -43,10 +43,11 @@ const KINDS: readonly (readonly [RegExp, ModuleKind])[] = [
   [/ethernet|serial|communication|\bcp\b|kommunikation/i, 'communication'],
 ];
 
-/** Every row after the headings. Numbers may be written with a decimal comma or point, and thousands apart. */
+/** Every row after the headings that says something. Numbers may be written with a decimal comma or point, and thousands apart. */
 export function listRows(table: TextTable, heading: number, columns: ColumnChoice): ListRow[] {
   let station = '';
-  return table.rows.slice(heading + 1).map((cells, i) => {
+  return table.rows.slice(heading + 1).flatMap((cells, i) => {
+    if (cells.every((cell) => cell.trim() === '')) return [];
     const line = table.lines[heading + 1 + i]!;
     const text = (column: ListColumn) => (columns[column] === undefined ? '' : (cells[columns[column]] ?? '').trim());
     // Merged cells leave the station's name in its first row only.

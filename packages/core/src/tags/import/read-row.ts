@@ -49,8 +49,10 @@ export function compareCell(
   cell: string | undefined,
   known: Tag,
 ): Difference | null {
-  const text = textOf(cell ?? '', field, context);
   const before = known[field] ?? null;
+  // Mostly it is a text that is as it was: nothing has to be made of it to see that.
+  if (cell === before) return null;
+  const text = textOf(cell ?? '', field, context);
   if (text === (before ?? '')) return null;
   if (field === 'place' && known.place && text === addressOf(known.place, context)) return null;
   const read = readTagField(field, text, context);
