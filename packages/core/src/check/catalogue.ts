@@ -120,6 +120,7 @@ import { noWayBack } from './rules/rou/rou-9-no-way-back.js';
 import { helperObject } from './rules/rou/rou-10-helper.js';
 import { expectationHeld } from './rules/rou/rou-11-expectation.js';
 import { leftIn } from './rules/doc/doc-6-left-in.js';
+import { ownList } from './rules/doc/doc-7-own-list.js';
 import { olderThanSource } from './rules/doc/doc-4-older-than-source.js';
 
 /** Every rule, by code. A new rule is a new file, a line above and one below. */
@@ -246,4 +247,5 @@ export const RULES: readonly Rule[] = [
   helperObject,
   expectationHeld,
   leftIn,
+  ownList,
 ];
