@@ -21,6 +21,8 @@ export interface User {
   name: string;
   /** in the station's own notation */
   range: string;
+  /** it means some bits of a word, and writes all of them */
+  wholeWord?: boolean;
   cell: Cell;
   /** of a claim only */
   lane?: Lane;
@@ -57,5 +59,6 @@ export function userOf(reader: Reader, use: Use): User | null {
   return {
     ...{ use, id, lane, exchange, end, group: exchange.name, name: claim.name || laneName(reader, lane) },
     ...{ range: rangeOf(block), cell: { kind: 'claim', id, path: ['place'] } },
+    wholeWord: use.spans.reduce((sum, span) => sum + span.end - span.start, 0) > block.lengthBits,
   };
 }

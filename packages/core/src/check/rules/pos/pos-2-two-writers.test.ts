@@ -54,3 +54,14 @@ test('the device’s own keys, page or start values count as a writer, until som
   expect(theFinding(writers('start values'), 'POS 2').severity).toBe('doubt');
   expect(codesOf(edited(writers('keys'), ['area', 'areab', 'lastWord', 'the panel']))).toEqual([]);
 });
+
+test('two bits of one register have two writers: each writes the whole word [common practice]', () => {
+  const bit = (claim: string, n: number): Parameters<typeof edited>[1][] => [
+    ['claim', claim, 'place', { area: 'areab', view: 'vb', number: 300, bit: n }],
+    ['claim', claim, 'length', { count: 1, unit: 1 }],
+    ['claim', claim, 'type', { base: 'BOOL', count: 1 }],
+  ];
+  const words = wordsOf(theFinding(edited(second(204), ...bit('cb', 3), ...bit('cb2', 5)), 'POS 2'));
+  expect(words).toContain('puts data into b300.3, and writes all bits of that word');
+  expect(words).toContain('puts data into b300.5, and writes all bits of that word');
+});

@@ -20,7 +20,7 @@ export const twoWriters: Rule = {
       cyclic: {
         severity: 'blocker',
         headline: '{area} of {a}: {aLane} and {bLane} both put data into {shared}',
-        says: ['{aLane} puts data into [[{aRange}]]', '{bLane} puts data into [[{bRange}]]'],
+        says: ['{aLane} puts data into [[{aRange}]]{aWhole}', '{bLane} puts data into [[{bRange}]]{bWhole}'],
         consequence: 'Each overwrites the other; what stands there depends on which came last.',
         remedy: 'Move one of them to a free place.',
       },
@@ -42,7 +42,7 @@ export const twoWriters: Rule = {
       onRequest: {
         severity: 'doubt',
         headline: '{area} of {a}: {aLane} and {bLane} both put data into {shared}, on request',
-        says: ['{aLane} puts data into [[{aRange}]]', '{bLane} puts data into [[{bRange}]]'],
+        says: ['{aLane} puts data into [[{aRange}]]{aWhole}', '{bLane} puts data into [[{bRange}]]{bWhole}'],
         consequence: 'The later entry stands; nobody sees that the other’s was replaced.',
         remedy: 'Move one of them, or enter at the area who has the last word.',
       },
@@ -93,6 +93,8 @@ export const twoWriters: Rule = {
           bLane: together?.of === second ? together.name : name(second),
           aRange: together?.of === first ? together.range : first.range,
           bRange: together?.of === second ? together.range : second.range,
+          aWhole: wholeWord(first),
+          bWhole: wholeWord(second),
           shared: spanAddresses(memory, overlap.shared).first,
         },
         subjects: [overlap.a.area, first.id, second.id],
@@ -127,3 +129,6 @@ function always(reader: Reader, { exchange, lane, id }: User): boolean {
   if (sender?.trigger && sender.trigger !== 'cyclic') return false;
   return exchange.transfer === 'cyclic blocks' || exchange.cadence !== null;
 }
+
+/** A bit of a register is set by writing the register. [published: MODBUS Application Protocol V1.1b3, 6.6] [from memory] */
+const wholeWord = ({ wholeWord: whole }: User): string => (whole ? ', and writes all bits of that word' : '');
