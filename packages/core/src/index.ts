@@ -155,6 +155,7 @@ export * from './wiring/port-addresses.js';
 export * from './wiring/serial-settings.js';
 export * from './wiring/attachments.js';
 export * from './wiring/copies.js';
+export * from './wiring/goes-through.js';
 export * from './wiring/ledger.js';
 export * from './wiring/settings-of-line.js';
 export * from './station/edit-attachment.js';

@@ -10,6 +10,7 @@ import { AddressLedger } from './address-ledger';
 import { AlsoTypedIn } from './also-typed-in';
 import { AttachmentTable, type Chosen } from './attachment-table';
 import { EthernetLoads } from './ethernet-loads';
+import { GoesThrough } from './goes-through';
 import { LineSettings } from './line-settings';
 import { KindSettings, NetworksGrid } from './networks-grid';
 
@@ -70,6 +71,11 @@ export function WiringPage() {
           {port && (
             <Section aria-label="Also typed in">
               <AlsoTypedIn port={port} projectId={projectId} />
+            </Section>
+          )}
+          {port && (
+            <Section aria-label="Who is affected">
+              <GoesThrough port={port} projectId={projectId} />
             </Section>
           )}
           <LineSettings chosen={network} />

@@ -7,6 +7,8 @@ import { childrenOf, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Kind } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
+import { copiesInRoutes, followInRoute } from './copies-in-routes.js';
+import { copiesInRows, followInRows } from './copies-in-rows.js';
 import { withTicks } from './ticked.js';
 import type { ToldFieldName } from '../model/words.js';
 import type { Tick } from '../model/tick.js';
@@ -28,7 +30,10 @@ export interface Copy {
   tick: Tick | null;
 }
 
-/** Every place that holds a copy of a port's address, TCP port or unit: ends that call it, and ports that have it as gateway. */
+/**
+ * Every place that holds a copy of a port's address, TCP port or unit: ends that call it, ports that have it as gateway,
+ * rows of tags that repeat it, texts of routes, and helper objects.
+ */
 export function copiesOf(project: Project, port: Port): Copy[] {
   const copies: Omit<Copy, 'tick' | 'id'>[] = [];
   for (const own of childrenOf(project, 'end', port.id)) {
@@ -82,7 +87,7 @@ export function copiesOf(project: Project, port: Port): Copy[] {
       state: former ? 'its former address' : 'as it is',
     });
   }
-  return withTicks(project, copies);
+  return withTicks(project, [...copies, ...copiesInRows(project, port), ...copiesInRoutes(project, port)]);
 }
 
 function stateOf(told: ReturnType<typeof toldFields>[number]): Copy['state'] {
@@ -114,6 +119,12 @@ export function untickCopy(copy: Copy): Change[] {
 /** Types what is so where another value stands. Only ever on somebody's wish: it is another end's own claim. */
 export function followUp(project: Project, copy: Copy): Change[] {
   const { kind, id, path } = copy.cell;
+  if (kind === 'claim') return followInRows(project, copy);
+  if (kind === 'route') return followInRoute(project, copy);
+  if (kind === 'helper') {
+    const helper = project.get('helper', id);
+    return helper ? [set('helper', helper, path, copy.truth)] : [];
+  }
   if (kind === 'port') {
     const port = project.get('port', id);
     return port ? [set('port', port, path, copy.truth)] : [];

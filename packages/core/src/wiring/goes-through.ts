@@ -1,0 +1,48 @@
+import type { Exchange } from '../model/exchange.js';
+import { childrenOf, inOrder } from '../model/order.js';
+import type { Port } from '../model/port.js';
+import type { Project } from '../model/project.js';
+import type { Route } from '../model/route.js';
+import { findRoutes } from '../route/find-routes.js';
+import { tagOf } from '../tags/open-of.js';
+
+/** An exchange that one of its ends has at a port. */
+export interface ExchangeThrough {
+  exchange: Exchange;
+  lanes: number;
+  /** tags of other stations that its lanes are bound to */
+  tags: number;
+}
+
+/** A route that goes by a port, and as which of its hops, from 1. */
+export interface RouteThrough {
+  route: Route;
+  hop: number;
+}
+
+export interface Through {
+  exchanges: readonly ExchangeThrough[];
+  routes: readonly RouteThrough[];
+}
+
+/** Who goes through a port, and so is affected when it changes: exchanges with their tags, and routes by their best way. */
+export function goesThrough(project: Project, port: Port): Through {
+  const ends = childrenOf(project, 'end', port.id);
+  const exchanges = [...new Set(ends.map((end) => end.exchange))].flatMap((id): ExchangeThrough[] => {
+    const exchange = project.get('exchange', id);
+    return exchange ? [{ exchange, lanes: childrenOf(project, 'lane', id).length, tags: tagsOf(project, id, port) }] : [];
+  });
+  const routes = inOrder(project, 'route').flatMap((route): RouteThrough[] => {
+    const { found, nearest } = findRoutes(project, route, 1);
+    const hops = (found[0] ?? nearest)?.hops ?? [];
+    const hop = hops.findIndex(({ fromPort, toPort }) => fromPort === port.id || toPort === port.id);
+    return hop < 0 ? [] : [{ route, hop: hop + 1 }];
+  });
+  return { exchanges, routes };
+}
+
+function tagsOf(project: Project, exchange: string, port: Port): number {
+  const others = childrenOf(project, 'end', exchange).filter((end) => end.station !== port.station);
+  const claims = others.flatMap((end) => childrenOf(project, 'claim', end.id));
+  return new Set(claims.flatMap((claim) => tagOf(project, claim)?.id ?? [])).size;
+}
