@@ -26,7 +26,7 @@ export const routes = (agreed: boolean): Route[] => [
     built: {
       from: 'the tag Partner_Address of the program',
       checked: true,
-      permitted: { skid: { order: 10, text: `rack > 1 / ${LAN} > 10.48.10.12` } },
+      permitted: { skid: { order: 10, text: '1,1,2,10.48.10.12' } },
     },
     comment: 'the partner is chosen while the program runs',
   },

@@ -102,7 +102,7 @@ export const morePorts = (agreed: boolean): Port[] => [
   port('roofb', 'roof-radio', 40, 'Radio', { radio: { sort: 'end unit', number: '9', ...RADIO } }),
   lan('brinertu', 10, 31, { telemetry: '31', listens: { dnp3: { tcpPort: 20000 } } }),
   lan('aislesim', 10, 90),
-  lan('busbridge', 10, 70),
+  { ...lan('busbridge', 10, 70), tunnel: '192.168.170.1–192.168.170.8' },
   port('busbridge', 'defrost-bus', 20, 'Bus', { node: '5', busActive: true, ...BUS }),
   port('defrostctl', 'defrost-bus', 30, 'Bus', { node: '9', busActive: true, ...BUS }),
   lan('servicelaptop', 10, 200, { name: 'first adapter', purpose: 'programming' }),

@@ -124,6 +124,7 @@ export type { Planned } from './setting/planned.js';
 export * from './setting/setting-state.js';
 export { addFigure, FIGURE_FORMS } from './station/add-figure.js';
 export * from './station/edit-further.js';
+export * from './station/edit-service-port.js';
 export * from './station/edit-listening.js';
 export * from './station/edit-off.js';
 export * from './station/edit-zone.js';

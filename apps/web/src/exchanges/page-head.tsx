@@ -13,11 +13,13 @@ import {
   type Exchange,
   type ToldFieldName,
 } from '@dialoga/core';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
 import { useEdits } from '../stations/use-edits';
+import { askPath, trafficOf } from '../routes/ask-path';
 import { useStateOf } from '../store/store';
 import { colour, font, space } from '../theme/tokens';
 import { partnerWords } from './words';
@@ -59,6 +61,7 @@ interface Props {
 /** One end's head: where it is wired, whether it calls or listens, and what it was told about the other. */
 export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const project = useStateOf((s) => s.project.project)!;
+  const { project: address = '' } = useParams();
   const wrong = useWrongCells('end');
   const commit = useEdits();
   const station = project.get('station', end.station);
@@ -148,8 +151,17 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
         )}
         {told.map((value, i) => (
           <span key={`${value.other.id} ${value.field}`}>
-            {value.other !== told[i - 1]?.other &&
-              `${i === 0 ? 'told' : 'and'}: ${project.get('station', value.station)?.name ?? ''} `}
+            {value.other !== told[i - 1]?.other && (
+              <>
+                {i === 0 ? 'told' : 'and'}:{' '}
+                <Link
+                  to={askPath(address, { from: end.station, to: value.station, traffic: trafficOf(exchange) })}
+                  title="the way there, hop by hop"
+                >
+                  {project.get('station', value.station)?.name ?? ''}
+                </Link>{' '}
+              </>
+            )}
             {FIELD_WORDS[value.field]}{' '}
             <InlineInput
               id={['end', end.id, 'told', value.other.id, value.field].join(':')}

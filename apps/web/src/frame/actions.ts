@@ -1,5 +1,6 @@
 import { inOrder } from '@dialoga/core';
 import { useNavigate, useParams } from 'react-router';
+import { askPath } from '../routes/ask-path';
 import { placeOf } from '../store/place';
 import { redo, undo } from '../store/editing';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -68,7 +69,7 @@ export function useRoutesTo(): (asked: string) => Action[] {
         label: `Route to ${station.name}`,
         keys: '',
         leads: true,
-        run: () => void navigate(`/p/${address}/routes/ask?to=${station.id}&for=looking+on`),
+        run: () => void navigate(askPath(address, { to: station.id, traffic: 'looking on' })),
       }));
   };
 }

@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
-import { Outlet, useParams } from 'react-router';
+import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { usePinned } from '../findings/pinned';
 import { PinnedList } from '../findings/pinned-list';
+import { askFrom } from '../routes/ask-path';
 import { redo, undo } from '../store/editing';
 import { openProject } from '../store/opening';
 import { projectSlice } from '../store/project-slice';
@@ -64,6 +65,8 @@ const Main = styled.main`
 /** What stands around every screen of a project. */
 export function Frame() {
   const { project: id = '' } = useParams();
+  const { pathname: page } = useLocation();
+  const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { status, error, project } = useStateOf((s) => s.project);
   const name = project?.info.name;
@@ -85,6 +88,12 @@ export function Frame() {
   useEvents();
   useDeadLink();
   const { pinned } = usePinned();
+
+  useKeys((event) => {
+    if (!event.altKey || event.ctrlKey || event.key.toLowerCase() !== 'r' || !project) return;
+    event.preventDefault();
+    void navigate(askFrom(project, id, page));
+  });
 
   useKeys((event) => {
     if (!event.ctrlKey && !event.metaKey) return;

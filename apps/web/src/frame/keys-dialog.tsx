@@ -14,6 +14,7 @@ const EVERYWHERE: Keys = [
   ['Alt+Page Down, Alt+Page Up', 'the next and the previous finding, at its very cell'],
   ['Alt+Enter', 'take the ready fix of the finding in the line below'],
   ['Ctrl+I', 'explain the finding of the line below; on the sheet, the verdict at the cursor'],
+  ['Alt+R', 'the way to the station shown, or between the ends of the exchange shown'],
   ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
   ['F1', 'these keys'],
 ];

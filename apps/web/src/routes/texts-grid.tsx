@@ -15,6 +15,18 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'judged', title: 'Read back', names: true, track: 'minmax(260px, 2fr)' },
 ];
 
+/** From what a program builds the text while it runs. */
+const builtRow = (from: string): GridRow => ({
+  id: 'built',
+  height: 26,
+  cells: [
+    { text: 'built from', muted: true },
+    { text: from, editable: true },
+    null,
+    { text: 'while the program runs', muted: true },
+  ],
+});
+
 /** What was typed for a route, read back and judged: the text itself, and those that a program may build. */
 export function TextsGrid({ route, right }: { route: Route; right: string }) {
   const project = useStateOf((s) => s.project.project)!;
@@ -44,6 +56,7 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
   const permitted = entriesInOrder(route.built?.permitted ?? {});
   const rows = [
     rowOf(route.id, 'typed', route.stated),
+    ...(route.built ? [builtRow(route.built.from)] : []),
     ...permitted.map(([key, { text }]) => rowOf(`permitted ${key}`, 'may be built', text)),
     newRow(COLUMNS.length, 1, 'one that a program may build'),
   ];
@@ -51,6 +64,7 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
     commit(
       'Edit the text of a route',
       edits.flatMap(({ row, text }): FieldEdit[] => {
+        if (row === 'built') return [{ changes: [set('route', route, ['built', 'from'], text.trim())], problem: null }];
         if (row === route.id) return [editRoute(project, route, 'stated', text)];
         const key = row.startsWith('permitted ') ? row.slice(10) : newId();
         if (row.startsWith('permitted ')) {
@@ -86,7 +100,7 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
               ])
             }
           />{' '}
-          built from {route.built.from}; the program takes no text but these
+          the program takes no text but those that may be built
         </label>
       )}
       {right === '' && <p>There is no way yet, so no text can be right.</p>}

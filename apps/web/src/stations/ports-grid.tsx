@@ -10,9 +10,11 @@ import {
   listeningText,
   newPort,
   offText,
+  POOL_UNKNOWN,
   orderAfter,
   PURPOSES,
   put,
+  tunnelText,
   type Port,
   type PortColumn,
   type Project,
@@ -43,6 +45,8 @@ const FIELDS: readonly PortColumn[] = [
   'former',
   'further',
   'off',
+  'takes',
+  'tunnel',
 ];
 const ADAPTER_FIELDS: readonly PortColumn[] = ['bridgedTo', 'recognised'];
 const SHOWN: Shown = { kind: 'port', fields: [...FIELDS, ...ADAPTER_FIELDS] };
@@ -62,6 +66,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'former', title: 'Former addresses', track: 'minmax(104px, 1fr)' },
   { id: 'further', title: 'Further addresses', track: 'minmax(120px, 1fr)' },
   { id: 'off', title: 'Switched off', track: 'minmax(96px, 1fr)' },
+  { id: 'takes', title: 'Takes only', track: 'minmax(110px, 1fr)' },
+  { id: 'tunnel', title: 'Tunnel, its pool', track: 'minmax(120px, 1fr)' },
 ];
 /** Of an engineer's computer besides. */
 const ADAPTER_COLUMNS: readonly GridColumn[] = [
@@ -114,6 +120,8 @@ export function PortsGrid({ station }: { station: string }) {
         cell('former', port.former.join(', '), { mono: true }),
         cell('further', furtherText(port), { mono: true }),
         cell('off', offText(port)),
+        cell('takes', (port.takes ?? []).join(', ')),
+        cell('tunnel', tunnelText(port), { mono: true, options: [POOL_UNKNOWN] }),
         ...(workstation
           ? [
               cell('bridgedTo', port.bridgedTo ? bridgeWords(project, port.bridgedTo) : '', { options: hosts }),

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { NothingHere } from '../frame/nothing-here';
 import { Counts } from '../marks/counts';
 import { useCounting } from '../store/checked';
+import { askPath } from '../routes/ask-path';
 import { useStateOf } from '../store/store';
 import { PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
@@ -128,12 +129,12 @@ export function StationPage() {
         <Section aria-label="Routes">
           <SectionHead>
             <h2>Routes</h2>
-            <p>who reaches it, through what, and the text to type</p>
+            <p>who reaches it, through what, and the text to type; Alt+R from here</p>
           </SectionHead>
           <p>
-            <Link to={`/p/${projectId}/routes/ask?to=${id}`}>The way to it</Link>
+            <Link to={askPath(projectId, { to: id })}>The way to it</Link>
             {' · '}
-            <Link to={`/p/${projectId}/routes/ask?from=${id}`}>the way from it</Link>
+            <Link to={askPath(projectId, { from: id })}>the way from it</Link>
           </p>
         </Section>
         <Section aria-label="Copies">

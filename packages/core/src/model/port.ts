@@ -107,6 +107,8 @@ export class Port {
   @IsOptional() @IsId() bridgedTo?: string | null;
   /** which kinds of service traffic it takes; any where nothing is said */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(TRAFFICS, { each: true }) takes?: Traffic[] | null;
+  /** service traffic comes in by a tunnel, with addresses of this pool, as typed; empty: the pool is not known yet */
+  @IsOptional() @IsString() @MaxLength(100) tunnel?: string | null;
   /** how it can be told from others of the same computer */
   @IsText() recognised?: string;
 }

@@ -37,6 +37,11 @@ const BLOCKS: Profile['blocks'] = {
   },
 };
 
+/** Numbers of ports and addresses by turns: `1,1,2,10.0.0.1`. */
+const ROUTES: Profile['routeText'] = {
+  ...{ separator: ',', joint: ',', hopOrder: 'way first', named: false, firstPort: true, quote: '', source: ASSUMED },
+};
+
 const NAMES = { caseMatters: false, source: ASSUMED };
 
 /** Controllers, small and large, in both byte orders. */
@@ -67,6 +72,7 @@ export const CONTROLLERS: Profile[] = [
     },
     nameRule: { longest: 32, caseMatters: false, source: ASSUMED },
     pointText: { text: '{station}:{slot}:{kind}.{channel}', source: ASSUMED },
+    routeText: ROUTES,
     words: {
       writes: { word: 'send' },
       reads: { word: 'receive' },

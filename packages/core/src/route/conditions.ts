@@ -6,8 +6,9 @@ import type { Station } from '../model/station.js';
 import type { Traffic } from '../model/words.js';
 import { isGateway } from './facts.js';
 import type { Condition } from './hop.js';
+import { tunnelConditions } from './tunnel.js';
 import { linkAddress } from './link-address.js';
-import { passingOf } from './passes.js';
+import { isService, passingOf } from './passes.js';
 
 const portCell = (port: Port, field: string) => ({ kind: 'port' as const, id: port.id, path: [field] });
 const nameOf = (reader: Reader, port: Port) => reader.get('station', port.station)?.name ?? '';
@@ -83,6 +84,7 @@ export function throughConditions(
       ...{ code: older ? 'HWS 8' : 'ROU 3', cell: { kind: 'station', id: station.id, path: ['profile'] } },
     },
   ];
+  if (isService(traffic)) conditions.push(...tunnelConditions(reader, ports.arrived, ports.before));
   const silent = passes === true && why === 'passes IP packets';
   if (silent) {
     conditions.push(

@@ -6,7 +6,8 @@ import type { Reader } from '../model/project.js';
 import type { Traffic } from '../model/words.js';
 import { needsBackplane } from './cpu-slot.js';
 import { linkAddress } from './link-address.js';
-import { passingOf, type Passing } from './passes.js';
+import { isService, passingOf, type Passing } from './passes.js';
+import { tunnelConditions } from './tunnel.js';
 
 /** What a search asks of a port again and again, read once. */
 export interface PortFacts {
@@ -104,6 +105,21 @@ export function linkFailures(from: PortFacts, to: PortFacts, kind: Network['kind
 
 /** The same of `throughConditions`: what is not passed, and gateways that an IP router is not; and what is not known. */
 export function throughFailures(
+  reader: Reader,
+  passing: Passing,
+  ports: { before: Port; arrived: Port; leaving: Port; next: Port },
+  traffic: Traffic,
+): { failing: number; unknown: number } {
+  const tunnel = ports.arrived.tunnel !== undefined && isService(traffic);
+  const [own] = tunnel ? tunnelConditions(reader, ports.arrived, ports.before) : [];
+  const there = ofPassing(passing, ports);
+  return {
+    failing: there.failing + Number(own?.holds === false),
+    unknown: there.unknown + Number(own?.holds === null),
+  };
+}
+
+function ofPassing(
   passing: Passing,
   ports: { before: Port; arrived: Port; leaving: Port; next: Port },
 ): { failing: number; unknown: number } {

@@ -149,7 +149,7 @@ class LinksOf {
         this.over(leaving, 0, (next) => {
           const passing = this.facts.passing(to.station, network, leaving.network!, traffic);
           const ports = { before: from, arrived: to, leaving: leaving.port, next: next.port };
-          const { failing, unknown } = throughFailures(passing, ports);
+          const { failing, unknown } = throughFailures(this.reader, passing, ports, traffic);
           return failing * COST.failure + unknown * COST.unknown;
         }),
       );

@@ -13,7 +13,8 @@ export interface Passing {
   older?: { least: string; found: string };
 }
 
-const isService = (traffic: Traffic) => traffic !== 'cyclic data' && traffic !== 'requests';
+/** What an engineer's tool does, as opposed to what programs exchange. */
+export const isService = (traffic: Traffic) => traffic !== 'cyclic data' && traffic !== 'requests';
 
 /** Which of the things that a station forwards carries this traffic on to such a network. */
 function carrier(traffic: Traffic, to: Network, from: Network): readonly Forward[] {

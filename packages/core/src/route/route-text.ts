@@ -80,11 +80,14 @@ function inPairs(parts: string[], form: RouteForm): string[][] {
 
 const short = (text: string) => (text.length > 60 ? `${text.slice(0, 60)}…` : text);
 
-function example(form: RouteForm): string {
+const example = (form: RouteForm): string => `write it as ${routeSample(form)}`;
+
+/** Over Plant LAN (port 2) to 10.0.0.1, then through the rack (port 1) to slot 0, as a station of that form writes it. */
+export function routeSample(form: RouteForm): string {
   const hop = (name: string, number: string, address: string) => {
     const pair = [form.named ? name : number, address];
     return (form.hopOrder === 'way first' ? pair : pair.reverse()).join(form.joint);
   };
   const first = form.firstPort ? hop('Plant LAN', '2', '10.0.0.1') : '10.0.0.1';
-  return `write it as ${form.quote}${first}${form.separator}${hop('rack', '1', '0')}${form.quote}`;
+  return `${form.quote}${first}${form.separator}${hop('rack', '1', '0')}${form.quote}`;
 }

@@ -1,11 +1,21 @@
+import { read, unread, type Read } from '../address/result.js';
 import { set } from '../change/make.js';
+import { readRouteForm } from '../route/route-form.js';
 import type { Profile } from '../model/profile.js';
-import { FORWARDS, MODULE_KINDS, PRESET_FIELDS, TABLES, type Calling, type NetworkKind } from '../model/words.js';
+import {
+  FORWARDS,
+  MODULE_KINDS,
+  PRESET_FIELDS,
+  TABLES,
+  type Calling,
+  type Forward,
+  type NetworkKind,
+} from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
 import { CALLING, NETWORK_KINDS } from '../model/words.js';
 import { orderAfter } from '../model/order.js';
 import { BLOCK_FORM, readBlock } from './block-text.js';
-import { changed, refused, type FieldEdit } from './field-edit.js';
+import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
 import { protocolNamed } from './protocol-named.js';
 
 /** What can be written into the line for something more that a type states. */
@@ -14,7 +24,8 @@ export const FIGURE_FORMS = [
   'factory unit 247',
   'digital input: discrete inputs from 1, 16 a dial',
   'speaks Modbus TCP: calls, listens; ethernet',
-  'forwards requests by unit',
+  'forwards requests by unit; from 2.4',
+  'routes Plant LAN > 10.0.0.1 / rack > 0',
   'unit is the last part of the address',
   'sizes Modbus TCP: 4, 16, 32',
   'points {station}:{slot}:{kind}.{channel}',
@@ -42,8 +53,12 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   const protocol = speaks && protocolNamed(speaks[1]!);
   const speech = speaks && readSpeech(speaks[2]!);
   if (protocol && speech) return into('speaks', protocol, { ...speech, source: '' });
-  const what = FORWARDS.find((f) => `forwards ${f}` === text.toLowerCase());
-  if (what) return into('forwards', newId, { what, source: '' });
+  const forwards = /^forwards (.+)$/i.exec(text);
+  const forward = forwards && readForward(forwards[1]!);
+  if (forward) return forward.ok ? into('forwards', newId, { ...forward.value, source: '' }) : refused(forward);
+  const route = /^routes (.+)$/i.exec(text);
+  const form = route && readRouteForm(route[1]!);
+  if (form) return put(['routeText'], { ...form, source: '' });
   const sizes = /^sizes (.+?):(.*)$/i.exec(text);
   const sized = sizes && protocolNamed(sizes[1]!);
   const bytes = sizes && readSizes(sizes[2]!);
@@ -87,6 +102,16 @@ export function readSpeech(text: string): { roles: Calling[]; media: NetworkKind
   const firmware = /^from (\d+(?:\.\d+)*)$/.exec(least)?.[1];
   if (!known || (least !== '' && !firmware)) return null;
   return { roles, media, ...(firmware ? { firmware } : {}) };
+}
+
+/** `requests by unit`, and `; from 2.4` for the oldest firmware that does. */
+export function readForward(text: string): Read<{ what: Forward; firmware?: string }> {
+  const [word = '', least = ''] = text.split(';').map((part) => part.trim().toLowerCase());
+  const what = parseWord(word, FORWARDS, 'kind of traffic');
+  if (!what.ok) return what;
+  const firmware = /^from (\d+(?:\.\d+)*)$/.exec(least)?.[1];
+  if (least !== '' && !firmware) return unread(`“${least}” names no firmware`, 'write it as in requests; from 2.4');
+  return read({ what: what.value, ...(firmware ? { firmware } : {}) });
 }
 
 /** `4, 16, 32`. Null where it is not that. */

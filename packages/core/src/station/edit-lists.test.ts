@@ -9,6 +9,7 @@ import { editModule } from './edit-module.js';
 import { editNetwork, networkText } from './edit-network.js';
 import { editOff, offText } from './edit-off.js';
 import { editPort } from './edit-port.js';
+import { POOL_UNKNOWN, tunnelText } from './edit-service-port.js';
 import { editStation, takenFromText } from './edit-station.js';
 import { addZone, editZone } from './edit-zone.js';
 import type { FieldEdit } from './field-edit.js';
@@ -119,6 +120,21 @@ test('every form of a profile’s figures is understood, shown with its value, a
   expect(addFigure(profile(), 'speaks Telepathy: calls; ethernet', 'f').problem).toContain(
     '“Telepathy” is no protocol',
   );
+});
+
+test('which traffic a port takes, and the pool of its tunnel', () => {
+  const typed = (column: 'takes' | 'tunnel', text: string) => editPort(start, portb(start), column, text, fresh);
+  expect(portb(after(typed('takes', 'Program transfer, looking on')))).toMatchObject({
+    takes: ['looking on', 'program transfer'],
+  });
+  expect(portb(after(typed('takes', '')))).not.toHaveProperty('takes');
+  expect(typed('takes', 'gossip').problem).toContain('“gossip” is no kind of traffic');
+  const tunnelled = after(typed('tunnel', '192.168.170.1-8'));
+  expect(tunnelText(portb(tunnelled))).toBe('192.168.170.1-8');
+  expect(tunnelText(portb(after(typed('tunnel', POOL_UNKNOWN))))).toBe(POOL_UNKNOWN);
+  // What cannot be read is kept as it was typed, and said.
+  expect(typed('tunnel', 'pool 7').problem).toContain('“pool 7” is no pool of addresses');
+  expect(tunnelText(portb(after({ ...typed('tunnel', 'pool 7'), problem: null })))).toBe('pool 7');
 });
 
 test('a port that is switched off in a role is said to be so', () => {

@@ -7,6 +7,7 @@ import type { Project } from '../model/project.js';
 import { ADDRESS_SOURCES, PURPOSES } from '../model/words.js';
 import { editFurther } from './edit-further.js';
 import { editListening } from './edit-listening.js';
+import { editTakes, editTunnel } from './edit-service-port.js';
 import { editOff } from './edit-off.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
@@ -26,6 +27,8 @@ export type PortColumn =
   | 'former'
   | 'further'
   | 'off'
+  | 'takes'
+  | 'tunnel'
   | 'bridgedTo'
   | 'recognised';
 
@@ -62,6 +65,10 @@ export function editPort(
     }
     case 'tcpPort':
       return editListening(project, port, clean);
+    case 'takes':
+      return editTakes(port, clean);
+    case 'tunnel':
+      return editTunnel(port, clean);
     case 'off':
       return editOff(port, clean);
     case 'further':

@@ -38,6 +38,19 @@ test('layout, names and words are edited in place', () => {
   expect(editProfile(profile(), 'layout.boolPacking', 'value', 'nibble').problem).toContain('write bit, byte, word');
 });
 
+test('how a type writes routes is said by a sample of it, and from which firmware on it passes something on', () => {
+  const form = { separator: ',', joint: ',', hopOrder: 'way first', named: false, firstPort: true, quote: '"' };
+  const project = after(addFigure(profile(), 'routes "2,10.0.0.1,1,0"', 'f'));
+  expect(project.get('profile', 'pa')!.routeText).toEqual({ ...form, source: '' });
+  const own = project.get('profile', 'pa')!;
+  expect(editProfile(own, 'routeText', 'value', '2,10.0.0.1').problem).toContain('is not the sample route');
+  expect(said(addFigure(profile(), 'forwards requests; from 2.4', 'f'), 'forwards.f')?.value).toBe(
+    'requests; from 2.4',
+  );
+  expect(addFigure(profile(), 'forwards gossip', 'f').problem).toContain('gossip');
+  expect(addFigure(profile(), 'forwards requests; since May', 'f').problem).toContain('names no firmware');
+});
+
 test('a new profile says nothing and is legal', () => {
   const project = after(newProfile('fresh', 90, 'Fresh'));
   expect(

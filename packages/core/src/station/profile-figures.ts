@@ -3,8 +3,10 @@ import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
 import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, FORWARDS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
+import { readRouteForm } from '../route/route-form.js';
+import { routeSample } from '../route/route-text.js';
 import { BLOCK_FORM, blockText, readBlock } from './block-text.js';
-import { readRadioBlock, readSizes, readSpeech } from './add-figure.js';
+import { readForward, readRadioBlock, readSizes, readSpeech } from './add-figure.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 /** One thing that a profile says, with where it comes from. */
@@ -113,8 +115,13 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     const text = profile[id];
     if (text) figures.push({ id, what, value: text.text, source: text.source });
   }
-  for (const [key, { what, source }] of Object.entries(profile.forwards ?? {})) {
-    figures.push({ id: `forwards.${key}`, what: 'passes on', value: what, source, options: FORWARDS });
+  if (profile.routeText) {
+    const { source, ...form } = profile.routeText;
+    figures.push({ id: 'routeText', what: 'a route is written', value: routeSample(form), source });
+  }
+  for (const [key, { what, firmware, source }] of Object.entries(profile.forwards ?? {})) {
+    const value = firmware ? `${what}; from ${firmware}` : what;
+    figures.push({ id: `forwards.${key}`, what: 'passes on', value, source, options: FORWARDS });
   }
   for (const word of OUR_WORDS) {
     figures.push({
@@ -140,7 +147,8 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
-    if (['unitIsLastOctet', 'pointText', 'itemText', 'stationText'].includes(head)) return to([head, 'source'], clean);
+    if (['unitIsLastOctet', 'pointText', 'itemText', 'stationText', 'routeText'].includes(head))
+      return to([head, 'source'], clean);
     return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards', 'blocks', 'sizes'].includes(head)
       ? to([head, key, 'source'], clean)
       : nothing;
@@ -186,8 +194,16 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
     }
     case 'forwards': {
       if (clean === '') return to(path, undefined);
-      const what = parseWord(clean, FORWARDS, 'kind of traffic');
-      return what.ok ? to([...path, 'what'], what.value) : refused(what);
+      const known = profile.forwards?.[key];
+      const forward = readForward(clean);
+      return forward.ok ? to(path, { ...forward.value, source: known?.source ?? '' }) : refused(forward);
+    }
+    case 'routeText': {
+      if (clean === '') return to([head], null);
+      const form = readRouteForm(clean);
+      const expected = `write the way over Plant LAN to 10.0.0.1 and through the rack to slot 0, as ${SAMPLES}`;
+      if (!form) return refused({ found: `“${clean}” is not the sample route`, expected });
+      return to([head], { ...form, source: profile.routeText?.source ?? '' });
     }
     case 'pointText':
     case 'itemText':
@@ -219,6 +235,9 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       return nothing;
   }
 }
+
+/** Two of the ways in which stations write the sample route. */
+const SAMPLES = 'Plant LAN > 10.0.0.1 / rack > 0, or as 2,10.0.0.1,1,0';
 
 const nothing: FieldEdit = { changes: [], problem: null };
 

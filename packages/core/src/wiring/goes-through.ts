@@ -30,7 +30,9 @@ export function goesThrough(project: Project, port: Port): Through {
   const ends = childrenOf(project, 'end', port.id);
   const exchanges = [...new Set(ends.map((end) => end.exchange))].flatMap((id): ExchangeThrough[] => {
     const exchange = project.get('exchange', id);
-    return exchange ? [{ exchange, lanes: childrenOf(project, 'lane', id).length, tags: tagsOf(project, id, port) }] : [];
+    return exchange
+      ? [{ exchange, lanes: childrenOf(project, 'lane', id).length, tags: tagsOf(project, id, port) }]
+      : [];
   });
   const routes = inOrder(project, 'route').flatMap((route): RouteThrough[] => {
     const { found, nearest } = findRoutes(project, route, 1);
