@@ -9,6 +9,7 @@ import {
   SWAPS,
   TOLD_WORDS,
   toldFields,
+  trafficOf,
   type End,
   type Exchange,
   type ToldFieldName,
@@ -19,7 +20,7 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
 import { useEdits } from '../stations/use-edits';
-import { askPath, trafficOf } from '../routes/ask-path';
+import { askPath } from '../routes/ask-path';
 import { useStateOf } from '../store/store';
 import { colour, font, space } from '../theme/tokens';
 import { partnerWords } from './words';

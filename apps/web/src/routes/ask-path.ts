@@ -1,4 +1,4 @@
-import { childrenOf, type Exchange, type Project, type Route, type Traffic } from '@dialoga/core';
+import { childrenOf, trafficOf, type Project, type Route } from '@dialoga/core';
 
 /** The address at which a way is asked for. */
 export function askPath(project: string, asked: Partial<Pick<Route, 'from' | 'to' | 'traffic'>>): string {
@@ -8,10 +8,6 @@ export function askPath(project: string, asked: Partial<Pick<Route, 'from' | 'to
   if (asked.traffic) params.set('for', asked.traffic);
   return `/p/${project}/routes/ask?${params}`;
 }
-
-/** What the data of an exchange travels as. */
-export const trafficOf = ({ kind, transfer }: Exchange): Traffic =>
-  kind === 'service link' ? 'looking on' : transfer === 'cyclic blocks' ? 'cyclic data' : 'requests';
 
 /** The way that is meant on a page: to the station that it shows, or from the caller of the exchange that it shows. */
 export function askFrom(project: Project, address: string, page: string): string {

@@ -2,13 +2,13 @@ import {
   dropWithDependents,
   editExpectation,
   EXPECTED_REACH,
-  expectationHolds,
   inOrder,
   orderAfter,
   put,
   readPair,
   TRAFFICS,
   type Expectation,
+  type Ways,
 } from '@dialoga/core';
 import { useMemo } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
@@ -20,7 +20,7 @@ import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 
-const FIELDS = ['from', 'must', 'to', 'traffic', null, null, 'reason'] as const;
+const FIELDS = ['from', 'must', 'to', 'traffic', null, null, null, 'reason'] as const;
 const SHOWN: Shown = { kind: 'expectation', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'from', title: 'Station', names: true, track: 'minmax(110px, 1fr)' },
@@ -28,12 +28,14 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'to', title: 'The other', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'traffic', title: 'With', track: '122px' },
   { id: 'holds', title: 'Holds', track: '60px' },
-  { id: 'why', title: 'Through what, or what stops it', names: true, track: 'minmax(220px, 2.4fr)' },
-  { id: 'reason', title: 'Reason', names: true, track: 'minmax(120px, 1.2fr)' },
+  { id: 'why', title: 'Through what, or what stops it', names: true, track: 'minmax(200px, 2fr)' },
+  { id: 'back', title: 'The other way round', names: true, track: 'minmax(160px, 1.6fr)' },
+  { id: 'reason', title: 'Reason', names: true, track: 'minmax(110px, 1fr)' },
 ];
 
 /** What is kept apart, and what has to get through. */
-export function ReachGrid() {
+/** `ways`: null while they are looked for. */
+export function ReachGrid({ ways }: { ways: Ways | null }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const wrong = useWrongCells('expectation');
@@ -41,7 +43,7 @@ export function ReachGrid() {
   const all = inOrder(project, 'expectation');
   const stations = useMemo(() => inOrder(project, 'station').map((s) => s.name), [project]);
   const rowFor = (expected: Expectation): GridRow => {
-    const { holds, why } = expectationHolds(project, expected);
+    const found = ways?.reach[expected.id] ?? null;
     const name = (id: string) => project.get('station', id)?.name ?? '';
     return {
       id: expected.id,
@@ -51,8 +53,9 @@ export function ReachGrid() {
         { text: expected.must, editable: true, options: EXPECTED_REACH, differs: wrong(expected.id, 'must') },
         { text: name(expected.to), editable: true, options: stations },
         { text: expected.traffic, editable: true, options: TRAFFICS },
-        { text: holds ? 'yes' : 'no', differs: !holds },
-        { text: why, muted: true },
+        { text: found === null ? '…' : found.holds ? 'yes' : 'no', differs: found?.holds === false },
+        { text: found?.why ?? 'looked for …', muted: true },
+        { text: found?.back ?? '', muted: true },
         { text: expected.reason ?? '', editable: true },
       ],
     };

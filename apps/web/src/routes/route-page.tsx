@@ -179,7 +179,8 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
 
 /** The text of a way, and its bytes where all its links have them. */
 function WrittenWay({ hops, text }: { hops: readonly RouteHop[]; text: string }) {
-  const bytes = encodedPath(hops);
+  const project = useStateOf((s) => s.project.project)!;
+  const bytes = encodedPath(project, hops);
   return (
     <Written>
       <p>

@@ -10,6 +10,7 @@ import {
   type Project,
   type Route,
   type RouteColumn,
+  type Ways,
 } from '@dialoga/core';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -21,7 +22,6 @@ import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
-import { wayWords } from './way-words';
 
 const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
 const SHOWN: Shown = { kind: 'route', fields: FIELDS };
@@ -35,7 +35,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'comment', title: 'Comment', names: true, track: 'minmax(90px, 1fr)' },
 ];
 
-export function RoutesGrid() {
+/** `ways`: null while they are looked for. */
+export function RoutesGrid({ ways }: { ways: Ways | null }) {
   const { project: address = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const navigate = useNavigate();
@@ -45,7 +46,7 @@ export function RoutesGrid() {
   const routes = inOrder(project, 'route');
   const stations = useMemo(() => inOrder(project, 'station').map((s) => s.name), [project]);
   const rowFor = (route: Route): GridRow => {
-    const way = wayWords(project, route);
+    const way = ways?.routes[route.id] ?? { text: 'looked for …', none: false };
     const from = project.get('station', route.from);
     const permitted = Object.values(route.built?.permitted ?? {}).length;
     const built = permitted === 1 ? '1 text, built at run time' : `${permitted} texts, built at run time`;

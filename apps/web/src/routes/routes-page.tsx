@@ -3,10 +3,12 @@ import { useStateOf } from '../store/store';
 import { Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { ReachGrid } from './reach-grid';
 import { RoutesGrid } from './routes-grid';
+import { useWays } from './use-ways';
 
 /** All routes, and who must, or must not, reach whom. */
 export function RoutesPage() {
   const project = useStateOf((s) => s.project.project)!;
+  const ways = useWays();
   const [routes, expectations] = [inOrder(project, 'route'), inOrder(project, 'expectation')];
   return (
     <>
@@ -29,14 +31,14 @@ export function RoutesPage() {
               follow.
             </Empty>
           )}
-          <RoutesGrid />
+          <RoutesGrid ways={ways} />
         </Section>
         <Section aria-label="Who must, and must not, reach whom">
           <SectionHead>
             <h2>Who must, and must not, reach whom</h2>
             <p>with gateways, subnets, and what passes what</p>
           </SectionHead>
-          <ReachGrid />
+          <ReachGrid ways={ways} />
         </Section>
       </Scroll>
     </>

@@ -29,7 +29,9 @@ import {
   type Project,
   type Reconciled,
   type Strip,
+  waysOf,
   type TagList,
+  type Ways,
 } from '@dialoga/core';
 import { expose } from 'comlink';
 import { newId } from '../store/new-id';
@@ -120,6 +122,10 @@ const checker = {
     const x = project?.get('exchange', exchange);
     const plan = project && x ? pollPlanOf(project, x) : null;
     return plan && { plan, remedies: pollRemedies(plan) };
+  },
+  /** How every route goes, and whether every expectation of who reaches whom holds. */
+  ways(): Ways | null {
+    return project && waysOf(project);
   },
   compare(before: ArrayBuffer, after: ArrayBuffer): Compared {
     return compareRevisions(projectFromBytes(before).project, projectFromBytes(after).project);

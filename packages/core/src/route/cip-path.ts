@@ -1,4 +1,5 @@
 import { read, unread, type Read } from '../address/result.js';
+import type { Reader } from '../model/project.js';
 import type { RouteHop } from './hop.js';
 
 const LONG_ADDRESS = 0x10;
@@ -32,9 +33,15 @@ export function portSegment(port: number, link: number | string): Read<number[]>
   return read(bytes.length % 2 === 0 ? bytes : [...bytes, 0]);
 }
 
-/** The bytes of a path, where each hop is Ethernet or a backplane; else why there are none. */
-export function encodedPath(hops: readonly RouteHop[]): Read<number[]> {
+/** The bytes of a path, where each hop is a link of that protocol; else why there are none. */
+export function encodedPath(reader: Reader, hops: readonly RouteHop[]): Read<number[]> {
   const bytes: number[] = [];
+  const strange = [...new Set(hops.flatMap(({ from, to }) => [from, to]))].find((id) => !speaksCip(reader, id));
+  if (strange !== undefined) {
+    const name = reader.get('station', strange)?.name ?? '';
+    const expected = 'every station on the way speaks it, as its profile says';
+    return unread(`${name} does not speak the Common Industrial Protocol`, expected);
+  }
   for (const hop of hops) {
     if (hop.silent) continue;
     const ip = hop.kind === 'network' && /^\d+\.\d+\.\d+\.\d+$/.test(hop.address);
@@ -46,6 +53,12 @@ export function encodedPath(hops: readonly RouteHop[]): Read<number[]> {
     bytes.push(...segment.value);
   }
   return read(bytes);
+}
+
+/** A type of which nothing is known is taken at its word when somebody asks for the bytes. */
+function speaksCip(reader: Reader, station: string): boolean {
+  const profile = reader.get('profile', reader.get('station', station)?.profile ?? '');
+  return !profile?.speaks || profile.speaks.cip !== undefined;
 }
 
 /** `01 00 12 0B 31 …` */

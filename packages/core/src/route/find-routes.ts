@@ -1,4 +1,5 @@
 import type { Network } from '../model/network.js';
+import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
@@ -32,9 +33,9 @@ export interface Routes {
 }
 
 const COST = { network: 10, backplane: 2, unknown: 1, failure: 1000 };
-/** The way into a backplane, and out of the first port of each other kind, as numbers. */
+/** The way into a backplane, and out of the first port of a module or a station, as numbers. */
 const BACKPLANE = 1;
-const NETWORK_PORT = 2;
+const FIRST_PORT = 2;
 const MOST_ROUTES = 5;
 /** no text has more hops than that */
 export const MOST_HOPS = 20;
@@ -197,7 +198,7 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
         : { conditions: [], silent: false };
     hops.push({
       ...{ kind: 'network', from: from.station, to: link.to.station, fromPort: from.id, toPort: link.to.id },
-      ...{ network: network.id, way: { number: NETWORK_PORT, name: network.name } },
+      ...{ network: network.id, way: { number: portNumber(reader, from), name: network.name } },
       ...{ address: linkAddress(network, link.to), silent: through.silent },
       conditions: [...linkConditions(reader, network, from, link.to, asked.traffic), ...through.conditions],
     });
@@ -217,6 +218,12 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
   }
   const failed = hops.flatMap((hop, i) => failures(hop).map((condition) => ({ hop: i, condition })));
   return { hops, failures: failed, cost };
+}
+
+/** Ports of one module, or of a station without one, are numbered in their order. [common practice] */
+function portNumber(reader: Reader, port: Port): number {
+  const beside = childrenOf(reader, 'port', port.station).filter((one) => (one.module ?? null) === (port.module ?? null));
+  return FIRST_PORT + Math.max(0, beside.findIndex(({ id }) => id === port.id));
 }
 
 const backplane = (

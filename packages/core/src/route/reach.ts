@@ -14,12 +14,23 @@ export function reachOf(reader: Reader, { from, to, traffic }: Pick<Expectation,
   return found[0] ? { reaches: true, way: found[0], why: '' } : { reaches: false, way: nearest, why };
 }
 
-/** Whether an expectation holds, in words: through what it is reached, or what stops it. */
-export function expectationHolds(reader: Reader, expected: Expectation): { holds: boolean; why: string } {
-  const there = reachOf(reader, expected);
-  const holds = there.reaches === (expected.must === 'must reach');
-  return { holds, why: there.reaches ? throughWords(reader, there.way!) : there.why };
+/**
+ * Whether an expectation holds, in words: through what it is reached, or what stops it; and the same for the other way round,
+ * which the expectation does not ask for.
+ */
+export function expectationHolds(
+  reader: Reader,
+  expected: Expectation,
+): { holds: boolean; why: string; back: string } {
+  const { from, to, traffic, must } = expected;
+  const [there, back] = [reachOf(reader, expected), reachOf(reader, { from: to, to: from, traffic })];
+  return {
+    holds: there.reaches === (must === 'must reach'),
+    ...{ why: inWords(reader, there), back: back.reaches ? `yes, ${inWords(reader, back)}` : `no: ${back.why}` },
+  };
 }
+
+const inWords = (reader: Reader, reach: Reach): string => (reach.reaches ? throughWords(reader, reach.way!) : reach.why);
 
 /** `over Plant LAN, through BusBridge, over Defrost bus` */
 export function throughWords(reader: Reader, { hops }: FoundRoute): string {

@@ -1,8 +1,11 @@
 import { contains, formatSubnet, parseIpv4, parseMask, subnetOf, type Subnet } from '../../../address/ipv4.js';
 import type { End } from '../../../model/end.js';
+import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
+import { findRoutes } from '../../../route/find-routes.js';
+import { trafficOf } from '../../../route/traffic-of.js';
 import type { Rule } from '../../rule.js';
 
 export const noWayBetween: Rule = {
@@ -35,6 +38,7 @@ export const noWayBetween: Rule = {
           if (!from || !to || !here || !there) continue;
           const together = here.network === there.network && here.prefix === there.prefix;
           if (together || routed(reader, from, here, to, there)) continue;
+          if (leadsThere(reader, exchange, from, to)) continue;
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message: 'apart',
@@ -75,6 +79,16 @@ function ownSubnet(port: Port): Subnet | null {
   const address = parseIpv4(port.address);
   const mask = parseMask(port.mask);
   return address.ok && mask.ok && address.value !== 0 ? subnetOf(address.value, mask.value) : null;
+}
+
+/** A way through several stations, on which everything holds and nothing is unknown. */
+function leadsThere(reader: Reader, exchange: Exchange, from: Port, to: Port): boolean {
+  const asked = { from: from.station, to: to.station, port: from.id, traffic: trafficOf(exchange) };
+  return findRoutes(reader, asked).found.some(
+    ({ hops }) =>
+      hops.some(({ toPort }) => toPort === to.id) &&
+      hops.every(({ conditions }) => conditions.every(({ holds }) => holds === true)),
+  );
 }
 
 /** One router whose ports are the gateways of both ends. */
