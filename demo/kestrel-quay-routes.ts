@@ -46,7 +46,7 @@ export const HELPERS: HelperObject[] = [
     ...{ id: 'helper-busbridge', order: 10, station: 'defrostctl', standsFor: 'busbridge', route: 'route-defrost' },
     ...{ drawnAs: 'router', address: '5', presence: 'planned' },
     brings: 'a second network, which nothing else of that project uses',
-    comment: 'only DefrostCtl has to be loaded again; the others need not, whatever their tools warn',
+    comment: 'for the visit in spring only',
   },
 ];
 

@@ -104,6 +104,46 @@ test('that the panel must not reach the skid: it does, and through what; a route
   await expectStored(page);
 });
 
+test('by one key: the way to the station that is shown, and between the ends of an exchange', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/stations/defrostctl`);
+  await expect(page.getByRole('heading', { name: 'DefrostCtl' })).toBeVisible();
+  await page.keyboard.press('Alt+R');
+  await expect(page.getByRole('heading', { name: 'ServiceLaptop → DefrostCtl' })).toBeVisible();
+  await page.goto(`${app.url}/p/${project}/exchanges/panel`);
+  await expect(page.getByRole('link', { name: 'PlantCtl', exact: true })).toBeVisible();
+  await page.keyboard.press('Alt+R');
+  await expect(page.getByRole('heading', { name: 'DockPanel → PlantCtl' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^DockPanel, then PlantCtl/ })).toBeVisible();
+  // Each condition on its own, on demand.
+  await expect(hops(page).getByRole('row', { name: /ports enabled, addresses set, one subnet/ })).toContainText('yes');
+  await page.getByLabel('each condition').check();
+  await expect(hops(page).getByRole('row', { name: /DockPanel and PlantCtl are in one subnet/ })).toContainText('yes');
+});
+
+test('how a type writes routes is typed as a sample; the texts of its stations follow', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/profiles`);
+  const profiles = page.getByRole('grid', { name: 'Profiles' });
+  const sample = profiles.getByRole('gridcell', { name: '2,10.0.0.1,1,0' });
+  await sample.click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('"Plant LAN=10.0.0.1;rack=0');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('is not the sample route')).toBeVisible();
+  await sample.click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('"Plant LAN=10.0.0.1;rack=0"');
+  await page.keyboard.press('Enter');
+  await expect(profiles.getByRole('gridcell', { name: '"Plant LAN=10.0.0.1;rack=0"' })).toBeVisible();
+  await page.goto(`${app.url}/p/${project}/routes/route-skid`);
+  await expect(page.getByText('"rack=1;Plant LAN=10.48.10.12"', { exact: true }).first()).toBeVisible();
+  await expect(texts(page).getByRole('row', { name: /^may be built/ })).toContainText('is not in ""');
+  await expectStored(page);
+});
+
 test('a way that is asked for is kept as a route, with the port that it leaves by', async ({ page, app }) => {
   const project = await app.demo();
   await page.goto(`${app.url}/p/${project}/routes/ask?to=brinertu`);

@@ -21,14 +21,14 @@ test('a free address is proposed and taken; the copies that still hold the old o
   await expect(addresses).toContainText('10 of 254 in use; next free .201');
   await expect(addresses).toContainText('twice: EvapHead, DockPanel');
   const copies = page.getByRole('region', { name: 'Also typed in' });
-  await expect(copies).toContainText('1 of 4 not so');
+  await expect(copies).toContainText('1 of 5 not so');
 
   // Another address: what was so until now is an old value everywhere.
   await page.keyboard.type('free');
   await page.keyboard.press('Enter');
   await expect(at(page, 'skidctl', 1)).toContainText('.201');
   await at(page, 'skidctl', 1).click();
-  await expect(copies).toContainText('2 of 4 not so');
+  await expect(copies).toContainText('3 of 5 not so');
   await expect(addresses).toContainText('free, formerly SkidCtl');
   // What was told of it elsewhere, and the text of a route that a program may build.
   await expectDemo(page, 2);
@@ -44,11 +44,25 @@ test('a free address is proposed and taken; the copies that still hold the old o
   await expect(tick).toBeChecked();
   await expect(copies).toContainText('R. Vale, ');
 
-  for (const old of ['10.48.10.14', '10.48.10.12']) {
-    await copies.getByRole('button', { name: `Type 10.48.10.201 at PlantCtl, where ${old} stands` }).press('Enter');
+  for (const where of [
+    'Compressor duty, where 10.48.10.14',
+    'Skid start-up, where 10.48.10.12',
+    'to SkidCtl, where 10.48.10.12',
+  ]) {
+    await copies.getByRole('button', { name: `Type 10.48.10.201 at PlantCtl, ${where} stands` }).press('Enter');
   }
   await expect(copies).toContainText('none is old');
-  await expectDemo(page, 0);
+  await expectDemo(page, -1);
+  // Who goes through that port, and so is affected: nothing else is.
+  const affected = page.getByRole('region', { name: 'Who is affected' });
+  await expect(affected.getByRole('listitem')).toHaveText([
+    /^Compressor duty/,
+    /^Skid start-up/,
+    /^Store temperatures/,
+    /^PlantCtl → SkidCtlrequests, hop 2/,
+  ]);
+  await affected.getByRole('link', { name: 'PlantCtl → SkidCtl' }).click();
+  await expect(page.getByRole('row', { name: /^may be built 1,1,2,10\.48\.10\.201/ })).toContainText('it is the right one');
   await expectStored(page);
 });
 

@@ -226,6 +226,7 @@ export * from './route/link-address.js';
 export * from './route/find-routes.js';
 export * from './route/cip-path.js';
 export * from './route/route-text.js';
+export * from './route/helper-facts.js';
 export * from './route/traffic-of.js';
 export * from './route/ways-of.js';
 export * from './route/judge-text.js';

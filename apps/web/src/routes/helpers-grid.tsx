@@ -9,6 +9,7 @@ import {
   type HelperObject,
   type Route,
 } from '@dialoga/core';
+import { useMemo } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { GridColumn, GridRow } from '../grid/types';
@@ -16,6 +17,7 @@ import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
+import { HelperNotes } from './helper-notes';
 import { BoxButton, Section, SectionHead } from '../theme/parts';
 
 const FIELDS = [null, null, 'drawnAs', 'address', 'presence', 'brings', 'comment'] as const;
@@ -27,7 +29,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'address', title: 'Address', track: '90px' },
   { id: 'presence', title: 'It is', track: '86px' },
   { id: 'brings', title: 'Brings along', names: true, track: 'minmax(140px, 1.3fr)' },
-  { id: 'comment', title: 'To be loaded, comment', names: true, track: 'minmax(180px, 1.6fr)' },
+  { id: 'comment', title: 'Comment', names: true, track: 'minmax(180px, 1.6fr)' },
 ];
 
 /** What has to be drawn into the far station's own project for a route, and is taken out of it again. */
@@ -37,7 +39,8 @@ export function HelpersGrid({ route }: { route: Route }) {
   const wrong = useWrongCells('helper');
   const link = useGridLink(SHOWN);
   const helpers = childrenOf(project, 'helper', route.id);
-  const missing = wantedHelpers(project, route).filter(({ known }) => !known);
+  const wanted = useMemo(() => wantedHelpers(project, route), [project, route]);
+  const missing = wanted.filter(({ known }) => !known);
   const name = (id: string) => project.get('station', id)?.name ?? '';
   if (helpers.length === 0 && missing.length === 0) return null;
   const rowFor = (helper: HelperObject): GridRow => ({
@@ -95,6 +98,9 @@ export function HelpersGrid({ route }: { route: Route }) {
           }
         />
       )}
+      {wanted.map((one) => (
+        <HelperNotes key={one.standsFor} route={route} wanted={one} />
+      ))}
     </Section>
   );
 }

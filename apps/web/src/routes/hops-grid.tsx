@@ -7,22 +7,27 @@ import { useStateOf } from '../store/store';
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'n', title: 'Hop', track: '44px', right: true },
-  { id: 'from', title: 'From', names: true, track: 'minmax(110px, 0.9fr)' },
-  { id: 'over', title: 'Over', names: true, track: 'minmax(110px, 0.9fr)' },
-  { id: 'to', title: 'To', names: true, track: 'minmax(110px, 0.9fr)' },
+  { id: 'from', title: 'From', names: true, track: 'minmax(120px, 1.2fr)' },
+  { id: 'over', title: 'Over', names: true, track: 'minmax(90px, 0.7fr)' },
+  { id: 'to', title: 'To', names: true, track: 'minmax(90px, 0.7fr)' },
   { id: 'address', title: 'Address', track: '116px' },
-  { id: 'must', title: 'What must be true', names: true, track: 'minmax(220px, 2fr)' },
-  { id: 'is', title: 'Is it', names: true, track: 'minmax(150px, 1.4fr)' },
+  { id: 'must', title: 'What must be true', names: true, track: 'minmax(260px, 2.6fr)' },
+  { id: 'is', title: 'Is it', names: true, track: 'minmax(160px, 1.9fr)' },
 ];
 
 interface Props {
   hops: readonly RouteHop[];
   /** what is wrong with the text that was typed, shown at its hop */
   faults: readonly TextFault[];
+  /** each condition on a row of its own, those that hold as well */
+  each: boolean;
 }
 
-/** A way as numbered hops, each with what must be true there; Enter on a condition goes to the field that decides it. */
-export function HopsGrid({ hops, faults }: Props) {
+/**
+ * A way as numbered hops, each with what must be true there. What holds is said together, what does not on a row of its own,
+ * where Enter goes to the field that decides it.
+ */
+export function HopsGrid({ hops, faults, each }: Props) {
   const { project: address = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const navigate = useNavigate();
@@ -35,7 +40,10 @@ export function HopsGrid({ hops, faults }: Props) {
       { text: hop.kind === 'backplane' ? `slot ${hop.address || 'not known'}` : hop.address, mono: true },
     ];
     const blank: GridCell[] = head.map(() => ({ text: '' }));
-    const conditions = hop.conditions.map(({ must, holds, found, cell }): GridCell[] => [
+    const open = hop.conditions.filter(({ holds }) => each || holds !== true);
+    const held = each ? [] : hop.conditions.filter(({ holds }) => holds === true);
+    const together = [...new Set(held.map(({ short, must }) => short ?? must))].join(', ');
+    const conditions = open.map(({ must, holds, found, cell }): GridCell[] => [
       {
         text: must,
         ...(cell
@@ -55,7 +63,7 @@ export function HopsGrid({ hops, faults }: Props) {
         { text: `the text as typed has ${right}` },
         { text: `no: ${found}`, differs: true },
       ]);
-    const all = [...conditions, ...typed];
+    const all = [...(together ? [[{ text: together }, { text: 'yes' }]] : []), ...conditions, ...typed];
     const first = all[0] ?? [{ text: 'nothing' }, { text: 'yes', muted: true }];
     return [
       { id: `hop ${i}`, height: 26, cells: [...head, ...first] },

@@ -16,7 +16,7 @@ import {
   type RouteHop,
   type Traffic,
 } from '@dialoga/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { NothingHere } from '../frame/nothing-here';
@@ -28,6 +28,7 @@ import { colour, size, space } from '../theme/tokens';
 import { HelpersGrid } from './helpers-grid';
 import { HopsGrid } from './hops-grid';
 import { TextsGrid } from './texts-grid';
+import { WayPicture } from './way-picture';
 
 const Asked = styled.div`
   display: flex;
@@ -113,6 +114,7 @@ interface WayProps {
 function Way({ route, kept, onChange, onKeep }: WayProps) {
   const { project: address = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
+  const [each, setEach] = useState(false);
   const { found, nearest, why } = useMemo(() => findRoutes(project, route), [project, route]);
   const name = (id: string) => project.get('station', id)?.name ?? '';
   const best = found[0] ?? null;
@@ -139,9 +141,14 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
           <SectionHead>
             <h2>{best ? 'Hop by hop' : 'The nearest thing to a way'}</h2>
             <p>{best ? 'what must be true at each hop, and whether it is' : why}</p>
+            <label style={{ marginLeft: 'auto' }}>
+              <input type="checkbox" checked={each} onChange={(event) => setEach(event.target.checked)} /> each
+              condition
+            </label>
           </SectionHead>
+          {shown && <WayPicture hops={shown.hops} />}
           {shown ? (
-            <HopsGrid hops={shown.hops} faults={judged.faults} />
+            <HopsGrid hops={shown.hops} faults={judged.faults} each={each} />
           ) : (
             <Empty>Nothing leads there: {why}. Attach the stations to networks under Wiring first.</Empty>
           )}

@@ -90,7 +90,7 @@ export function CopiesList({ copies, projectId, follow }: Props) {
             <small>{copy.tick ? `${copy.tick.name}, ${formatWhen(copy.tick.at)}` : words(copy)}</small>
             {!isSo(copy) && (
               <Follow
-                aria-label={`Type ${copy.truth} at ${station(copy.holder)}, where ${copy.value || 'nothing'} stands`}
+                aria-label={`Type ${copy.truth} at ${station(copy.holder)}, ${copy.where}, where ${copy.value || 'nothing'} stands`}
                 onPress={() => dispatch(edit(`${station(copy.holder)}: ${copy.truth}`, follow(copy)))}
               >
                 Type {copy.truth} there

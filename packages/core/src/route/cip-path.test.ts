@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { hexOf, portSegment } from './cip-path.js';
+import { routedPlant } from '../testing/routed-plant.testing.js';
+import { edited } from '../testing/two-stations.testing.js';
+import { encodedPath, hexOf, portSegment } from './cip-path.js';
+import { findRoutes } from './find-routes.js';
 
 interface Case {
   hops: [number, number | string][];
@@ -43,4 +46,17 @@ test('ports and addresses that no segment can carry are refused', () => {
   expect(portSegment(1, -1).ok).toBe(false);
   expect(portSegment(2, '').ok).toBe(false);
   expect(portSegment(2, 'x'.repeat(256)).ok).toBe(false);
+});
+
+test('a way has a path where every station on it speaks the protocol, and every link is one of it', () => {
+  const path = (to: string, project = routedPlant()) => {
+    const [way] = findRoutes(project, { from: 'a', to, port: null, traffic: 'requests' }, 1).found;
+    const bytes = encodedPath(project, way!.hops);
+    return bytes.ok ? hexOf(bytes.value) : bytes.found;
+  };
+  // Out of the first port of A, out of the second of R, then through the backplane to slot 0.
+  expect(path('t')).toBe('12 08 31 30 2E 30 2E 31 2E 32 13 08 31 30 2E 30 2E 32 2E 39 01 00');
+  expect(path('d')).toBe('Bus is no link of the Common Industrial Protocol');
+  const other = edited(routedPlant(), ['profile', 'router', 'speaks', { dnp3: { roles: [], media: [], source: 's' } }]);
+  expect(path('t', other)).toBe('R does not speak the Common Industrial Protocol');
 });

@@ -20,6 +20,7 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
     const name = `${port.name || 'the port'} of ${nameOf(reader, port)}`;
     conditions.push({
       ...{ holds: port.enabled, must: `${name} is enabled`, found: 'it is not enabled', code: 'ROU 2' },
+      short: 'ports enabled',
       cell: portCell(port, 'enabled'),
     });
     // Who asks on a serial line has no unit address of its own.
@@ -27,6 +28,7 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
     const address = linkAddress(network, port);
     conditions.push({
       ...{ holds: address !== '', must: `${name} has an address`, found: 'it has none yet', code: 'ROU 2' },
+      short: 'addresses set',
       cell: portCell(port, ADDRESS_FIELD[network.kind]),
     });
   }
@@ -57,6 +59,7 @@ function oneSubnet(reader: Reader, from: Port, to: Port): Condition[] {
     {
       holds: contains(here, b.value) && contains(there, a.value),
       must: `${nameOf(reader, from)} and ${nameOf(reader, to)} are in one subnet`,
+      short: 'one subnet',
       found: `${from.address.trim()} is in ${formatSubnet(here)}, ${to.address.trim()} in ${formatSubnet(there)}`,
       ...{ code: 'ROU 6', cell: portCell(from, 'address') },
     },

@@ -222,8 +222,16 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
 
 /** Ports of one module, or of a station without one, are numbered in their order. [common practice] */
 function portNumber(reader: Reader, port: Port): number {
-  const beside = childrenOf(reader, 'port', port.station).filter((one) => (one.module ?? null) === (port.module ?? null));
-  return FIRST_PORT + Math.max(0, beside.findIndex(({ id }) => id === port.id));
+  const beside = childrenOf(reader, 'port', port.station).filter(
+    (one) => (one.module ?? null) === (port.module ?? null),
+  );
+  return (
+    FIRST_PORT +
+    Math.max(
+      0,
+      beside.findIndex(({ id }) => id === port.id),
+    )
+  );
 }
 
 const backplane = (

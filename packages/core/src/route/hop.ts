@@ -5,6 +5,8 @@ export interface Condition {
   holds: boolean | null;
   /** `its port is enabled` */
   must: string;
+  /** the same in few words, where several of a hop say it together: `ports enabled`; else as a sentence */
+  short?: string;
   /** what is found where it does not hold */
   found: string;
   /** the rule that it falls under */

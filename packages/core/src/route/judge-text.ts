@@ -1,9 +1,13 @@
+import { parseIpv4 } from '../address/ipv4.js';
 import { unreadSentence } from '../address/result.js';
+import { specialAddress } from '../address/special.js';
+import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
 import { modulesOf } from './cpu-slot.js';
 import { findRoutes, type FoundRoute } from './find-routes.js';
 import type { RouteHop } from './hop.js';
+import { portsOf } from './ports-of.js';
 import {
   readRouteText,
   routeFormOf,
@@ -42,7 +46,7 @@ export function judgeText(reader: Reader, route: Route, text: string): JudgedTex
   if (!stated.ok) {
     return { hops: [], right, faults: [{ kind: 'unread', hop: null, found: unreadSentence(stated), right }] };
   }
-  const judged = found.map((way) => against(reader, stated.value, way, form));
+  const judged = found.map((way) => against(reader, route, stated.value, way, form));
   const nearest = judged.reduce<TextFault[] | null>(
     (best, one) => (best && best.length <= one.length ? best : one),
     null,
@@ -50,13 +54,25 @@ export function judgeText(reader: Reader, route: Route, text: string): JudgedTex
   return { hops: stated.value, faults: nearest ?? [], right };
 }
 
-function against(reader: Reader, stated: readonly StatedHop[], way: FoundRoute, form: RouteForm): TextFault[] {
+function against(
+  reader: Reader,
+  route: Route,
+  stated: readonly StatedHop[],
+  way: FoundRoute,
+  form: RouteForm,
+): TextFault[] {
   const hops = writtenHops(way.hops);
   const faults: TextFault[] = [];
   const same = (hop: RouteHop, at: StatedHop) => hop.address === at.address && sameWay(hop, at, form);
   let next = 0;
   stated.forEach((at, i) => {
     const hop = hops[next];
+    if (hop?.kind === 'same computer' && hop.address !== at.address && parseIpv4(at.address).ok) {
+      const found = `“${at.address}” ${otherComputer(reader, route, at.address)}`;
+      faults.push({ kind: 'not there', hop: i, found, right: `${wayText(hop, form)}, ${hop.address}` });
+      next++;
+      return;
+    }
     if (hop && same(hop, at)) {
       next++;
       return;
@@ -86,15 +102,45 @@ function against(reader: Reader, stated: readonly StatedHop[], way: FoundRoute, 
       faults.push({
         kind: 'not there',
         hop: i,
-        found: `“${`${at.way} ${at.address}`.trim()}” is not on the way`,
+        found: `“${`${at.way} ${at.address}`.trim()}” ${whereThatIs(reader, route, way, at.address)}`,
         right: `${wayText(hop, form)}, ${hop.address}`,
       });
       next++;
     } else
-      faults.push({ kind: 'hop too many', hop: i, found: `${at.way} ${at.address}`.trim(), right: 'leave it out' });
+      faults.push({
+        ...{ kind: 'hop too many', hop: i, right: 'leave it out' },
+        found: `“${`${at.way} ${at.address}`.trim()}” ${whereThatIs(reader, route, way, at.address)}`,
+      });
   });
   for (; next < hops.length; next++) faults.push(missing(hops[next]!, stated.length, form));
   return faults;
+}
+
+/** Both programs run on one computer: its own address leads there, too; any other is that of another computer. */
+function otherComputer(reader: Reader, route: Route, address: string): string {
+  const host = reader.get('station', route.from);
+  const own = host ? portsOf(reader, host).some((port) => port.address.trim() === address) : false;
+  const name = reader.get('station', route.to)?.name ?? '';
+  return own ? `leaves the computer, and ${name} is on it` : `is the other computer; ${name} is on the same one`;
+}
+
+/** Whose address that is, where it is that of another station or of the computer itself. */
+function whereThatIs(reader: Reader, route: Route, { hops }: FoundRoute, address: string): string {
+  const name = (id: string) => reader.get('station', id)?.name ?? '';
+  const ip = parseIpv4(address);
+  if (!ip.ok) return 'is not on the way';
+  if (specialAddress(ip.value, null) === 'loopback') {
+    return `is ${name(route.from)} itself, and ${name(route.to)} is on another computer`;
+  }
+  const networks = [...new Set(hops.flatMap(({ network }) => network ?? []))];
+  const owner = networks
+    .flatMap((network) => childrenOf(reader, 'port', network))
+    .find((port) => {
+      const own = parseIpv4(port.address);
+      return own.ok && own.value === ip.value;
+    });
+  if (!owner) return 'is nobody’s address there';
+  return owner.station === route.from ? `is ${name(route.from)} itself` : `is ${name(owner.station)}, not on the way`;
 }
 
 const sameWay = (hop: RouteHop, at: StatedHop, form: RouteForm) =>

@@ -18,10 +18,7 @@ export function reachOf(reader: Reader, { from, to, traffic }: Pick<Expectation,
  * Whether an expectation holds, in words: through what it is reached, or what stops it; and the same for the other way round,
  * which the expectation does not ask for.
  */
-export function expectationHolds(
-  reader: Reader,
-  expected: Expectation,
-): { holds: boolean; why: string; back: string } {
+export function expectationHolds(reader: Reader, expected: Expectation): { holds: boolean; why: string; back: string } {
   const { from, to, traffic, must } = expected;
   const [there, back] = [reachOf(reader, expected), reachOf(reader, { from: to, to: from, traffic })];
   return {
@@ -30,7 +27,8 @@ export function expectationHolds(
   };
 }
 
-const inWords = (reader: Reader, reach: Reach): string => (reach.reaches ? throughWords(reader, reach.way!) : reach.why);
+const inWords = (reader: Reader, reach: Reach): string =>
+  reach.reaches ? throughWords(reader, reach.way!) : reach.why;
 
 /** `over Plant LAN, through BusBridge, over Defrost bus` */
 export function throughWords(reader: Reader, { hops }: FoundRoute): string {

@@ -78,7 +78,7 @@ test('the right text has no fault; what is wrong is said at its hop', () => {
     ['hop missing', 0, 'the hop over Net 1 is left out', 'Net 1 > 10.0.1.2'],
   ]);
   expect(faults('Net 1 > 10.0.1.7 / Net 2 > 10.0.2.9 / rack > 0')).toEqual([
-    ['not there', 0, '“Net 1 10.0.1.7” is not on the way', 'Net 1, 10.0.1.2'],
+    ['not there', 0, '“Net 1 10.0.1.7” is nobody’s address there', 'Net 1, 10.0.1.2'],
   ]);
 });
 
@@ -109,4 +109,22 @@ test.each([
 test('a loop is more than the way, and is said where it begins', () => {
   const loop = 'Net 1 > 10.0.1.2 / Net 1 > 10.0.1.1 / Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0';
   expect(faults(loop)[0]![1]).toBe(1);
+});
+
+test('an address that somebody has is named with its owner; a loopback address never leaves the computer', () => {
+  expect(faults('Net 1 > 10.0.1.4 / Net 2 > 10.0.2.9 / rack > 0')[0]).toEqual([
+    'not there',
+    0,
+    '“Net 1 10.0.1.4” is K, not on the way',
+    'Net 1, 10.0.1.2',
+  ]);
+  expect(faults('Net 1 > 10.0.1.1 / Net 2 > 10.0.2.9 / rack > 0')[0]![2]).toBe('“Net 1 10.0.1.1” is A itself');
+  expect(faults('Net 1 > 127.0.0.1')[0]![2]).toBe('“Net 1 127.0.0.1” is A itself, and T is on another computer');
+});
+
+test('of two programs on one computer the way is the computer itself: another address is the other computer', () => {
+  const together = edited(plant, ['station', 't', 'runsOn', 'a'], ['port', 't2', 'network', null]);
+  expect(faults('same computer > 127.0.0.1', together)).toEqual([]);
+  expect(faults('Net 1 > 10.0.1.2', together)[0]![2]).toBe('“10.0.1.2” is the other computer; T is on the same one');
+  expect(faults('Net 1 > 10.0.1.1', together)[0]![2]).toBe('“10.0.1.1” leaves the computer, and T is on it');
 });

@@ -51,6 +51,7 @@ export function tunnelConditions(reader: Reader, arrived: Port, caller: Port): C
   return [
     {
       ...{ holds: text === '' ? null : pool.ok && shared === null, code: 'ROU 3', cell },
+      short: `a tunnel of its own, ${text}`,
       must: `the tunnel of ${name} gives callers addresses of a pool of its own, ${text || 'not known yet'}`,
       found: pool.ok ? `${text} shares addresses with ${shared ?? ''}` : `${pool.found}; ${pool.expected}`,
     },

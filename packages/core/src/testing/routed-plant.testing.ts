@@ -135,6 +135,8 @@ export const ROUTE_FIELDS = [
   ['port', 'gateway', ['10.0.1.2', '10.0.2.2', ''], /^(a1|t2)$/],
   ['port', 'takes', [null, ['firmware'], ['requests']], /^(t2|db)$/],
   ['port', 'network', ['n1', 'n2', null], /^(k3|r2)$/],
+  ['port', 'tunnel', [null, '192.168.170.1-8', '10.0.2.100-120', ''], /^r[1b]$/],
+  ['network', 'subnet', ['10.0.3.0/24', '10.0.2.0/24'], /^n3$/],
   ['module', 'kind', ['CPU', 'other'], /^cpu$/],
   ['module', 'slot', [0, 3], /^cpu$/],
   ['helper', 'presence', ['planned', 'found', 'removed']],

@@ -1,5 +1,6 @@
 import { put, set } from '../../../change/make.js';
 import { childrenOf, orderAfter } from '../../../model/order.js';
+import { broughtAlong, networkWords } from '../../../route/helper-facts.js';
 import { wantedHelpers } from '../../../route/helpers.js';
 import { routeReport } from './route-report.js';
 import type { Report, Rule } from '../../rule.js';
@@ -24,6 +25,13 @@ export const helperObject: Rule = {
         consequence: 'The tool looks for it where nothing is.',
         remedy: 'Give it there the address of what it stands for.',
       },
+      imported: {
+        severity: 'doubt',
+        headline: '{route}: {helper} brings {brought} into the project of {b}, which has {own}',
+        says: ['comes along: [[{brought}]]', 'there already: [[{own}]]'],
+        consequence: 'An address then means two stations there, and the tool goes to one of them.',
+        remedy: 'Give one of the two networks another subnet, or draw nothing in and go there directly.',
+      },
       collides: {
         severity: 'doubt',
         headline: '{route}: {helper} is drawn into the project of {b} at {address}, where {other} is drawn too',
@@ -36,8 +44,18 @@ export const helperObject: Rule = {
   on: {
     *route(route, { reader }): Generator<Report> {
       const name = (id: string) => reader.get('station', id)?.name ?? '';
-      for (const { standsFor, drawnAs, address, known } of wantedHelpers(reader, route)) {
+      for (const wanted of wantedHelpers(reader, route)) {
+        const { standsFor, drawnAs, address, known } = wanted;
         const params = { helper: name(standsFor), drawn: drawnAs, address };
+        for (const { network, meets } of broughtAlong(reader, wanted)) {
+          if (!meets || known?.presence === 'removed') continue;
+          const clash = { ...params, brought: networkWords(network), own: networkWords(meets) };
+          const cell = { kind: 'network' as const, id: meets.id, path: ['subnet'] };
+          yield {
+            ...routeReport(reader, route, 'imported', 'helper object', clash, cell),
+            subjects: [route.id, network.id, meets.id],
+          };
+        }
         if (!known || known.presence === 'removed')
           yield routeReport(reader, route, 'missing', 'helper object', params);
         else if (known.address.trim() !== address) {
@@ -76,7 +94,7 @@ export const helperObject: Rule = {
   fixes(finding, reader) {
     const route = reader.get('route', finding.about.id);
     const [wanted] = route ? wantedHelpers(reader, route) : [];
-    if (!route || !wanted || finding.message === 'collides') return [];
+    if (!route || !wanted || finding.message === 'collides' || finding.message === 'imported') return [];
     const { station, standsFor, drawnAs, address, known } = wanted;
     if (known && known.presence !== 'removed') {
       return [{ label: `drawn there at ${address}`, changes: [set('helper', known, ['address'], address)] }];

@@ -1,0 +1,200 @@
+import { newPort } from '../../../model/create.js';
+import type { Project } from '../../../model/project.js';
+import { apply } from '../../../change/apply.js';
+import { noWayBack, routedPlant } from '../../../testing/routed-plant.testing.js';
+import {
+  added,
+  codesOf,
+  edited,
+  fixed,
+  theFinding,
+  wordsOf,
+  type FieldEdit,
+} from '../../../testing/two-stations.testing.js';
+
+const plant = (...edits: FieldEdit[]): Project => edited(routedPlant(), ...edits);
+const stated = (text: string): FieldEdit => ['route', 'to-t', 'stated', text];
+
+test('the plant of these tests has nothing to find', () => expect(codesOf(plant())).toEqual([]));
+
+/** Edits that bring a finding, both of its values, and what is left after its first fix; null: it has none. */
+const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: string[], left: string[] | null][] = [
+  [
+    'a coupler hands nothing of others on',
+    'ROU 1',
+    [['route', 'to-t', 'to', 'q'], stated('')],
+    ['A asks for requests', 'K is a coupler: it passes the data of its own coupler area, and no requests'],
+    [],
+  ],
+  [
+    'a port that is switched off, the first that stops it',
+    'ROU 2',
+    [['port', 'r2', 'enabled', false]],
+    ['hop 2: r2 of R is enabled', 'it is not enabled'],
+    null,
+  ],
+  ['a port without an address', 'ROU 2', [['port', 't2', 'address', '']], ['has an address', 'it has none yet'], null],
+  [
+    'a text that leads to a station that does not hand it on',
+    'ROU 3',
+    [['profile', 'router', 'forwards', { s: { what: 'service access', source: 's' } }]],
+    ['R passes requests', 'R passes service access, and no requests'],
+    null,
+  ],
+  [
+    'a port that takes other traffic only',
+    'ROU 3',
+    [['port', 't2', 'takes', ['firmware']]],
+    ['takes requests', 'it takes firmware'],
+    null,
+  ],
+  [
+    'the hop through the backplane left out',
+    'ROU 4',
+    [stated('Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9')],
+    ['typed: Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9', 'right is Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0'],
+    [],
+  ],
+  [
+    'a slot that holds a module, and no CPU',
+    'ROU 5',
+    [stated('Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 1')],
+    ['slot 1 holds link, no CPU', 'rack > 0'],
+    [],
+  ],
+  [
+    'slot 99',
+    'ROU 5',
+    [stated('Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 99')],
+    ['slot 99 holds nothing', 'rack > 0'],
+    [],
+  ],
+  [
+    'an engineer’s computer with two ports, and none chosen',
+    'ROU 6',
+    [
+      ['station', 'a', 'roles', ['workstation']],
+      ['route', 'to-t', 'port', null],
+      ['route', 'to-r', 'port', 'a1'],
+    ],
+    ['A has 2 ports, and none is chosen'],
+    [],
+  ],
+  [
+    'a name that is not there',
+    'ROU 8',
+    [stated('Net 7 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0')],
+    ['typed: Net 7 > 10.0.1.2', 'right is Net 1 > 10.0.1.2'],
+    [],
+  ],
+  [
+    'wrong separators',
+    'ROU 8',
+    [stated('Net 1, 10.0.1.2, rack, 0')],
+    ['typed: Net 1, 10.0.1.2', 'right is Net 1 > '],
+    [],
+  ],
+  ['an empty hop', 'ROU 8', [stated('Net 1 > 10.0.1.2 / / rack > 0')], ['hop 2 is empty', 'right is Net 1 > '], []],
+  [
+    '10,000 characters',
+    'ROU 8',
+    [stated('Net 1 > 10.0.1.2 / '.repeat(527))],
+    ['10012 characters; a route has at most 1000', 'right is Net 1 > '],
+    [],
+  ],
+  [
+    'too many hops, round and round',
+    'ROU 8',
+    [stated(Array.from({ length: 30 }, () => 'Net 1 > 10.0.1.2').join(' / '))],
+    ['30 hops; a route has at most 20', 'right is Net 1 > '],
+    [],
+  ],
+  [
+    'a text built at run time that nothing keeps within what is permitted',
+    'ROU 8',
+    [['route', 'to-d', 'built.checked', false]],
+    ['built from a tag', '1 texts are permitted'],
+    null,
+  ],
+  [
+    'a router on the way that is drawn in nowhere',
+    'ROU 10',
+    [['helper', 'helper', 'presence', 'removed']],
+    ['A goes through R', 'the project of D knows no R'],
+    [],
+  ],
+  [
+    'drawn in at another address than it has',
+    'ROU 10',
+    [['helper', 'helper', 'address', '6']],
+    ['drawn there at 6', 'R is at 5'],
+    [],
+  ],
+  ['two helper objects at one address', 'ROU 10', [['helper', 'other', 'address', '5']], ['R at 5', 'K at 5'], null],
+  [
+    'a station that must not be reached, and is',
+    'ROU 11',
+    [['expectation', 'must', 'must', 'must not reach']],
+    ['A must not reach T', 'it does over Net 1, through R, over Net 2'],
+    null,
+  ],
+  [
+    'a station that must be reached, and is not',
+    'ROU 11',
+    [['expectation', 'not', 'must', 'must reach']],
+    ['A must reach Q', 'K is a coupler'],
+    null,
+  ],
+  [
+    'what was drawn in, and is still there',
+    'DOC 6',
+    [['helper', 'helper', 'presence', 'found']],
+    ['found in the project of D: R as router'],
+    ['ROU 10'],
+  ],
+  [
+    'a firmware that is too old to hand it on',
+    'HWS 8',
+    [['station', 'r', 'firmware.f.version', '2.3']],
+    ['passes program transfer from firmware 2.4 on; it has 2.3'],
+    null,
+  ],
+];
+
+test.each(CASES)('%s: %s', (_, code, edits, says, left) => {
+  const project = plant(...edits);
+  const finding = theFinding(project, code);
+  for (const text of says) expect(wordsOf(finding)).toContain(text);
+  if (left) expect(codesOf(fixed(project, finding))).toEqual(left);
+});
+
+test('ROU 7: two ways that are equally good, until a text says which', () => {
+  const second = added(
+    plant(
+      stated(''),
+      ['port', 'a2', 'enabled', true],
+      ['route', 'to-t', 'port', null],
+      ['route', 'to-r', 'port', 'a1'],
+    ),
+    'port',
+    {
+      ...newPort('t1', 30, 't', 'n1'),
+      address: '10.0.1.9',
+      mask: '255.255.255.0',
+      module: 'link',
+    },
+  );
+  const words = wordsOf(theFinding(second, 'ROU 7'));
+  expect(words).toContain('over Net 1');
+  expect(words).toContain('over Net 2');
+  expect(codesOf(edited(second, ['route', 'to-t', 'port', 'a1']))).not.toContain('ROU 7');
+});
+
+test('ROU 9: the request arrives, and the answer finds no way back', () => {
+  const changes = noWayBack(plant())!;
+  const applied = apply(plant(), { id: 'b', label: '', changes });
+  if (!applied.ok) throw new Error(applied.refusal.sentence);
+  const words = wordsOf(theFinding(plant().with(applied.entities), 'ROU 9'));
+  expect(words).toContain('T has 10.0.2.2 as its gateway');
+  expect(words).toContain('it has none');
+});
