@@ -23,19 +23,16 @@ test('from the laptop to the controller on the bus: the path, the text, what is 
   const helpers = page.getByRole('grid', { name: 'Helper objects' });
   await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('planned');
   // Found there, it is named until it is taken out again.
-  await helpers.getByRole('gridcell', { name: 'planned' }).click();
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Control+A');
-  await page.keyboard.type('found');
-  await page.keyboard.press('Enter');
+  const about = page.getByLabel('About BusBridge');
+  await expect(about).toContainText('1. draw BusBridge into the project of DefrostCtl, as a router at 5');
+  await expect(about).toContainText('nobody: only the tool reads what is drawn in');
+  await expect(about).toContainText('attach ServiceLaptop to Defrost bus itself');
+  await about.getByRole('button', { name: 'It is drawn in' }).press('Enter');
+  await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('found');
   await expectDemo(page, 0, 0, 1);
-  await helpers.getByRole('gridcell', { name: 'found' }).click();
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Control+A');
-  await page.keyboard.type('removed');
-  await page.keyboard.press('Enter');
-  // Without it the way is there, and the tool does not know it.
-  await expectDemo(page, 0, 1, 0);
+  await about.getByRole('button', { name: 'It is taken out' }).press('Enter');
+  await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('removed');
+  await expectDemo(page, 0, 0, 0);
   await expectStored(page);
 });
 

@@ -62,7 +62,9 @@ test('a free address is proposed and taken; the copies that still hold the old o
     /^PlantCtl → SkidCtlrequests, hop 2/,
   ]);
   await affected.getByRole('link', { name: 'PlantCtl → SkidCtl' }).click();
-  await expect(page.getByRole('row', { name: /^may be built 1,1,2,10\.48\.10\.201/ })).toContainText('it is the right one');
+  await expect(page.getByRole('row', { name: /^may be built 1,1,2,10\.48\.10\.201/ })).toContainText(
+    'it is the right one',
+  );
   await expectStored(page);
 });
 

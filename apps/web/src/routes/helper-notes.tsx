@@ -3,14 +3,17 @@ import {
   broughtAlong,
   findRoutes,
   networkWords,
+  set,
   toBeLoaded,
+  type Presence,
   type Route,
   type WantedHelper,
 } from '@dialoga/core';
 import { useMemo } from 'react';
 import styled from 'styled-components';
+import { useEdits } from '../stations/use-edits';
 import { useStateOf } from '../store/store';
-import { Differs } from '../theme/parts';
+import { BoxButton, Differs } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 
 const Notes = styled.dl`
@@ -30,9 +33,29 @@ const Notes = styled.dl`
   }
 `;
 
+const STEPS: readonly { until: Presence; does: (wanted: WantedHelper, name: (id: string) => string) => string }[] = [
+  {
+    until: 'found',
+    does: ({ station, standsFor, drawnAs, address }, name) =>
+      `draw ${name(standsFor)} into the project of ${name(station)}, as a ${drawnAs} at ${address}`,
+  },
+  { until: 'removed', does: ({ standsFor }, name) => `do the work, then take ${name(standsFor)} out again` },
+];
+/** By how it stands: which step is next, what it then is, and what the button says. */
+const NEXT: Partial<Record<Presence, readonly [number, Presence, string]>> = {
+  planned: [0, 'found', 'It is drawn in'],
+  found: [1, 'removed', 'It is taken out'],
+};
+
+const stepWords = (step: number, presence: Presence | null): string => {
+  const done = presence === 'removed' ? 2 : presence === 'found' ? 1 : 0;
+  return presence !== null && step < done ? '— done ' : '';
+};
+
 /** What comes along with a helper object, who has to be loaded because of it, and what would do instead. */
 export function HelperNotes({ route, wanted }: { route: Route; wanted: WantedHelper }) {
   const project = useStateOf((s) => s.project.project)!;
+  const commit = useEdits();
   const name = (id: string) => project.get('station', id)?.name ?? '';
   const { brought, loaded, others } = useMemo(() => {
     const [way] = findRoutes(project, route, 1).found;
@@ -42,8 +65,25 @@ export function HelperNotes({ route, wanted }: { route: Route; wanted: WantedHel
       others: alternativesTo(project, route, wanted),
     };
   }, [project, route, wanted]);
+  const helper = wanted.known;
+  const presence = helper?.presence ?? null;
+  const next = presence === null ? undefined : NEXT[presence];
+  const take = (then: Presence) =>
+    helper &&
+    commit(`${name(wanted.standsFor)} is ${then}`, [
+      { changes: [set('helper', helper, ['presence'], then)], problem: null },
+    ]);
   return (
     <Notes aria-label={`About ${name(wanted.standsFor)}`}>
+      <dt>step by step</dt>
+      <dd>
+        {STEPS.map(({ until, does }, i) => (
+          <div key={until}>
+            {i + 1}. {does(wanted, name)} {stepWords(i, presence)}
+            {next?.[0] === i && <BoxButton onPress={() => take(next[1])}>{next[2]}</BoxButton>}
+          </div>
+        ))}
+      </dd>
       <dt>comes along</dt>
       <dd>
         {brought.length === 0 && 'nothing else'}

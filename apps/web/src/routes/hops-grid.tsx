@@ -1,18 +1,20 @@
-import type { Project, RouteHop, TextFault } from '@dialoga/core';
+import { letsText, type Project, type RouteHop, type TextFault } from '@dialoga/core';
 import { useNavigate, useParams } from 'react-router';
 import { linkToCell } from '../findings/link';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../stations/small-grid';
 import { useStateOf } from '../store/store';
 
-const COLUMNS: readonly GridColumn[] = [
+/** Where all holds, the last column says yes and needs no room. */
+const columnsFor = (holds: boolean): readonly GridColumn[] => [
   { id: 'n', title: 'Hop', track: '44px', right: true },
   { id: 'from', title: 'From', names: true, track: 'minmax(120px, 1.2fr)' },
   { id: 'over', title: 'Over', names: true, track: 'minmax(90px, 0.7fr)' },
   { id: 'to', title: 'To', names: true, track: 'minmax(90px, 0.7fr)' },
-  { id: 'address', title: 'Address', track: '116px' },
+  { id: 'address', title: 'Address', track: '100px' },
+  { id: 'lets', title: 'Lets through', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'must', title: 'What must be true', names: true, track: 'minmax(260px, 2.6fr)' },
-  { id: 'is', title: 'Is it', names: true, track: 'minmax(160px, 1.9fr)' },
+  { id: 'is', title: 'Is it', names: true, track: holds ? '60px' : 'minmax(160px, 1.9fr)' },
 ];
 
 interface Props {
@@ -38,6 +40,7 @@ export function HopsGrid({ hops, faults, each }: Props) {
       { text: hop.kind === 'network' ? hop.way.name : hop.kind === 'backplane' ? 'its backplane' : hop.way.name },
       { text: hop.kind === 'backplane' ? 'a slot of it' : stationText(project, hop.to, null) },
       { text: hop.kind === 'backplane' ? `slot ${hop.address || 'not known'}` : hop.address, mono: true },
+      { text: letsText(hop), muted: true },
     ];
     const blank: GridCell[] = head.map(() => ({ text: '' }));
     const open = hop.conditions.filter(({ holds }) => each || holds !== true);
@@ -70,7 +73,8 @@ export function HopsGrid({ hops, faults, each }: Props) {
       ...all.slice(1).map((cells, n): GridRow => ({ id: `hop ${i} ${n}`, height: 22, cells: [...blank, ...cells] })),
     ];
   });
-  return <SmallGrid label="Hops" columns={COLUMNS} rows={rows} onEdit={() => undefined} />;
+  const holds = faults.length === 0 && hops.every(({ conditions }) => conditions.every((one) => one.holds === true));
+  return <SmallGrid label="Hops" columns={columnsFor(holds)} rows={rows} onEdit={() => undefined} />;
 }
 
 function stationText(project: Project, station: string, port: string | null): string {

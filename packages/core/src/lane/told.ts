@@ -1,4 +1,5 @@
 import { parseIpv4 } from '../address/ipv4.js';
+import { specialAddress } from '../address/special.js';
 import { cpuSlotOf } from '../hardware/cpu-slot.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
@@ -8,6 +9,7 @@ import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import type { NetworkKind, ToldFieldName } from '../model/words.js';
 import { protocolAt } from '../protocol/catalogue.js';
+import { onOneComputer } from '../station/host-of.js';
 import type { Protocol, ToldField } from '../protocol/protocol.js';
 
 /** The word of each in a sentence. */
@@ -85,7 +87,8 @@ function toldValue(
   const told = typed || (fallback ?? '');
   const isDefault = typed === '' && told !== '';
   const truth = truthOf(reader, protocol, station, port, field, other);
-  const same = truth !== null && isSame(reader, station, field, told, truth);
+  const together = field === 'address' && isLoopback(told) && onOneComputer(reader, end.station, station);
+  const same = truth !== null && (together || isSame(reader, station, field, told, truth));
   const automatic = field === 'address' && port?.how === 'automatic';
   const base = {
     field,
@@ -165,6 +168,11 @@ function portOf(reader: Reader, end: End): Port | undefined {
   if (!host || (port && port.address.trim() !== '')) return port;
   const hosts = childrenOf(reader, 'port', host).filter((p) => p.address.trim() !== '');
   return hosts.find((p) => p.network === port?.network) ?? hosts[0] ?? port;
+}
+
+function isLoopback(text: string): boolean {
+  const address = parseIpv4(text);
+  return address.ok && specialAddress(address.value, null) === 'loopback';
 }
 
 function sameAddress(a: string, b: string): boolean {

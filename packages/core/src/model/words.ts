@@ -195,6 +195,10 @@ export const FORWARDS = [
   'requests by telemetry address',
   'requests',
   'service access',
+  'setting addresses',
+  'looking on',
+  'program transfer',
+  'firmware',
   'IP packets',
 ] as const;
 export type Forward = (typeof FORWARDS)[number];

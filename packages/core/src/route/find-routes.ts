@@ -4,13 +4,16 @@ import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
 import type { Station } from '../model/station.js';
+import { TRAFFICS } from '../model/words.js';
 import { linkConditions, throughConditions } from './conditions.js';
 import { cpuOf, modulesOf, needsBackplane } from './cpu-slot.js';
 import { linkFailures, RouteFacts, throughFailures, type PortFacts } from './facts.js';
 import { failures, type Condition, type RouteHop } from './hop.js';
 import { bestPaths, type Step } from './k-best.js';
+import { letThrough } from './passes.js';
 import { linkAddress } from './link-address.js';
-import { hostOf, portsOf } from './ports-of.js';
+import { portsOf } from './ports-of.js';
+import { hostOf } from '../station/host-of.js';
 
 /** What a route is asked for. */
 export type Asked = Pick<Route, 'from' | 'to' | 'port' | 'traffic'> & { slot?: number | null };
@@ -73,6 +76,7 @@ function sameComputer(from: Station, to: Station): Routes {
   const hop: RouteHop = {
     ...{ kind: 'same computer', from: from.id, to: to.id, fromPort: null, toPort: null, network: null },
     ...{ way: { number: 0, name: 'same computer' }, address: '127.0.0.1', silent: false, conditions: [] },
+    lets: TRAFFICS,
   };
   return { found: [{ hops: [hop], failures: [], cost: 1 }], nearest: null, why: '' };
 }
@@ -200,6 +204,7 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
       ...{ kind: 'network', from: from.station, to: link.to.station, fromPort: from.id, toPort: link.to.id },
       ...{ network: network.id, way: { number: portNumber(reader, from), name: network.name } },
       ...{ address: linkAddress(network, link.to), silent: through.silent },
+      lets: letThrough(reader, link.to, next && station ? { station, from: network, to: next.network } : null),
       conditions: [...linkConditions(reader, network, from, link.to, asked.traffic), ...through.conditions],
     });
   });
@@ -246,6 +251,7 @@ const backplane = (
     way: { number: BACKPLANE, name: 'rack' },
     address: slot === null ? '' : String(slot),
     silent: false,
+    lets: TRAFFICS,
     conditions,
   },
 });

@@ -1,3 +1,4 @@
+import { TRAFFICS, type Traffic } from '../model/words.js';
 import type { Cell } from '../check/finding.js';
 
 /** Something that must be true for a hop, and what is so; null: it is not known yet. */
@@ -27,9 +28,19 @@ export interface RouteHop {
   way: { number: number; name: string };
   /** the address there: IP, node, unit, or the slot; empty: not set yet */
   address: string;
+  /** the kinds of traffic that get over it and are handed on at its end */
+  lets: readonly Traffic[];
   /** IP routers do it by themselves: it is not written in the text */
   silent: boolean;
   conditions: readonly Condition[];
+}
+
+/** `all`, `all but firmware` or `requests`: what gets over a hop, as short as can be. */
+export function letsText({ lets }: Pick<RouteHop, 'lets'>): string {
+  const left = TRAFFICS.filter((traffic) => !lets.includes(traffic));
+  if (left.length === 0) return 'all';
+  if (lets.length === 0) return 'nothing';
+  return left.length <= 2 ? `all but ${left.join(' and ')}` : lets.join(', ');
 }
 
 /** What is wrong on a hop, first what is wrong for certain. */

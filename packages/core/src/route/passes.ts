@@ -1,9 +1,10 @@
 import { compareVersions } from '../hardware/revisions.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Network } from '../model/network.js';
+import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import type { Forward, Traffic } from '../model/words.js';
+import { TRAFFICS, type Forward, type Traffic } from '../model/words.js';
 
 /** Whether a station passes a kind of traffic from one of its networks to another, and why; null: it is not known. */
 export interface Passing {
@@ -14,15 +15,27 @@ export interface Passing {
 }
 
 /** What an engineer's tool does, as opposed to what programs exchange. */
-export const isService = (traffic: Traffic) => traffic !== 'cyclic data' && traffic !== 'requests';
+export const isService = (traffic: Traffic): traffic is Exclude<Traffic, 'cyclic data' | 'requests'> =>
+  traffic !== 'cyclic data' && traffic !== 'requests';
 
 /** Which of the things that a station forwards carries this traffic on to such a network. */
 function carrier(traffic: Traffic, to: Network, from: Network): readonly Forward[] {
   const packets: Forward[] = from.kind === 'ethernet' && to.kind === 'ethernet' ? ['IP packets'] : [];
-  if (isService(traffic)) return ['service access', ...packets];
+  if (isService(traffic)) return ['service access', traffic, ...packets];
   if (traffic === 'cyclic data') return packets;
   const byNumber: Forward[] = to.kind === 'serial line' ? ['requests by unit', 'requests by telemetry address'] : [];
   return ['requests', ...byNumber, ...packets];
+}
+
+/** The kinds of traffic that get over a hop: the port at its end takes them, and the station there hands them on. */
+export function letThrough(
+  reader: Reader,
+  to: Port,
+  on: { station: Station; from: Network; to: Network } | null,
+): Traffic[] {
+  const taken = TRAFFICS.filter((traffic) => !to.takes || to.takes.length === 0 || to.takes.includes(traffic));
+  if (!on) return taken;
+  return taken.filter((traffic) => passingOf(reader, on.station, traffic, on.from, on.to).passes === true);
 }
 
 /**

@@ -52,3 +52,27 @@ test('software that runs on another station is reached at its host’s address',
   expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('it is 10.0.0.50');
   expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).toEqual([]);
 });
+
+test('of two programs on one computer a loopback address is right, and another station is the other computer', () => {
+  const other = added(twoStations(), 'station', newStation('host', 30, 'Host'), newStation('far', 40, 'Far'));
+  const wired = added(
+    other,
+    'port',
+    { ...newPort('ph', 10, 'host', 'net'), address: '10.0.0.50' },
+    { ...newPort('pf', 10, 'far', 'net'), address: '10.0.0.60' },
+  );
+  const together = (told: string) =>
+    edited(
+      wired,
+      ['port', 'portb', 'address', ''],
+      ['station', 'sa', 'runsOn', 'host'],
+      ['station', 'sb', 'runsOn', 'host'],
+      ['end', 'ea', 'told.eb.address', told],
+    );
+  expect(codesOf(together('127.0.0.1'))).toEqual([]);
+  expect(codesOf(together('10.0.0.50'))).toEqual([]);
+  const words = wordsOf(theFinding(together('10.0.0.60'), 'ADR 13'));
+  expect(words).toContain('A was told B at 10.0.0.60: that is the other computer, Far; both run on one, at 10.0.0.50');
+  // On two computers a loopback address leads to the program itself.
+  expect(codesOf(edited(together('127.0.0.1'), ['station', 'sb', 'runsOn', 'far']))).toEqual(['ADR 3']);
+});

@@ -3,6 +3,7 @@ import { TOLD_WORDS, toldFields, type ToldValue } from '../../../lane/told.js';
 import type { End } from '../../../model/end.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import { onOneComputer } from '../../../station/host-of.js';
 import { judgeStationText } from '../../../tags/station-text-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
@@ -28,6 +29,13 @@ export const toldNotTrue: Rule = {
         says: ['told {b} at [[{told}]], which is {other}', 'is at [[{true}]]'],
         consequence: '{other} answers in place of {b}, or refuses.',
         remedy: 'Type {true} at {a}.',
+      },
+      otherComputer: {
+        severity: 'blocker',
+        headline: '{a} was told {b} at {told}: that is the other computer, {other}; both run on one, at {true}',
+        says: ['told {b} at [[{told}]], which is {other}', 'runs on the same computer, at [[{true}]] and at 127.0.0.1'],
+        consequence: '{other} answers in place of {b}, or refuses; {b} beside it is never asked.',
+        remedy: 'Type {true} at {a}, or 127.0.0.1.',
       },
       differs: {
         severity: 'blocker',
@@ -103,7 +111,7 @@ export const toldNotTrue: Rule = {
     *exchange(exchange, { reader }) {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         for (const value of toldFields(reader, exchange, end)) {
-          const message = messageFor(value);
+          const message = messageFor(value, onOneComputer(reader, end.station, value.station));
           // A unit that stands twice on its line is to be settled there first: ADR 8 says so.
           if (!message || (value.field === 'unit' && standsTwice(reader, value.other))) continue;
           const name = (id: string) => reader.get('station', id)?.name ?? '';
@@ -135,7 +143,7 @@ export const toldNotTrue: Rule = {
     finding.message === 'unknown' || finding.message === 'automatic' ? [] : toldFix(finding, reader),
 };
 
-function messageFor(value: ToldValue): string | null {
+function messageFor(value: ToldValue, together: boolean): string | null {
   if (value.optional && value.told === '') return null;
   if (value.truth === null) return value.optional || (value.field === 'unit' && value.told !== '') ? null : 'unknown';
   if (value.told === '') return 'notTold';
@@ -143,7 +151,7 @@ function messageFor(value: ToldValue): string | null {
   if (value.field === 'type') return 'otherType';
   if (value.field !== 'address' || !parseIpv4(value.told).ok) return 'differs';
   if (value.former) return 'former';
-  return value.belongsTo ? 'another' : 'differs';
+  return value.belongsTo ? (together ? 'otherComputer' : 'another') : 'differs';
 }
 
 function standsTwice(reader: Reader, { port: id }: End): boolean {

@@ -4,6 +4,7 @@ import { toldFields } from '../../../lane/told.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Report, Rule } from '../../rule.js';
+import { onOneComputer } from '../../../station/host-of.js';
 import { toldFix } from './told-fix.js';
 
 const BLOCKS: Partial<Record<SpecialAddress, string>> = {
@@ -34,7 +35,7 @@ export const specialAddressUsed: Rule = {
       },
       loopbackTold: {
         severity: 'blocker',
-        headline: '{a} was told {b} at {told}, a loopback address; {b} is at {true}',
+        headline: '{a} was told {b} at {told}, a loopback address; {b} is on the other computer, at {true}',
         says: ['told {b} at [[{told}]], which is {a} itself', 'is at [[{true}]]'],
         consequence: 'A loopback address never leaves the computer: {a} calls itself.',
         remedy: 'Type {true} at {a}.',
@@ -54,7 +55,7 @@ export const specialAddressUsed: Rule = {
         for (const { field, told, truth, other } of toldFields(reader, exchange, end)) {
           const address = field === 'address' ? parseIpv4(told) : null;
           if (!address?.ok || specialAddress(address.value, null) !== 'loopback') continue;
-          if (other.station === end.station) continue;
+          if (onOneComputer(reader, other.station, end.station)) continue;
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message: 'loopbackTold',

@@ -56,8 +56,9 @@ export const helperObject: Rule = {
             subjects: [route.id, network.id, meets.id],
           };
         }
-        if (!known || known.presence === 'removed')
-          yield routeReport(reader, route, 'missing', 'helper object', params);
+        // Taken out again, the visit is over: nothing is missing until the next.
+        if (known?.presence === 'removed') continue;
+        if (!known) yield routeReport(reader, route, 'missing', 'helper object', params);
         else if (known.address.trim() !== address) {
           const cell = { kind: 'helper' as const, id: known.id, path: ['address'] };
           yield routeReport(
@@ -96,10 +97,7 @@ export const helperObject: Rule = {
     const [wanted] = route ? wantedHelpers(reader, route) : [];
     if (!route || !wanted || finding.message === 'collides' || finding.message === 'imported') return [];
     const { station, standsFor, drawnAs, address, known } = wanted;
-    if (known && known.presence !== 'removed') {
-      return [{ label: `drawn there at ${address}`, changes: [set('helper', known, ['address'], address)] }];
-    }
-    if (known) return [{ label: 'draw it in again', changes: [set('helper', known, ['presence'], 'planned')] }];
+    if (known) return [{ label: `drawn there at ${address}`, changes: [set('helper', known, ['address'], address)] }];
     const order = orderAfter(childrenOf(reader, 'helper', route.id));
     const helper = { id: `${route.id}-helper`, order, station, standsFor, route: route.id, drawnAs, address };
     return [

@@ -119,7 +119,10 @@ const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: str
   [
     'a router on the way that is drawn in nowhere',
     'ROU 10',
-    [['helper', 'helper', 'presence', 'removed']],
+    [
+      ['helper', 'helper', 'standsFor', 'k'],
+      ['helper', 'helper', 'address', '8'],
+    ],
     ['A goes through R', 'the project of D knows no R'],
     [],
   ],
@@ -150,7 +153,7 @@ const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: str
     'DOC 6',
     [['helper', 'helper', 'presence', 'found']],
     ['found in the project of D: R as router'],
-    ['ROU 10'],
+    [],
   ],
   [
     'a firmware that is too old to hand it on',
