@@ -105,7 +105,7 @@ const costOf = ({ hops }: FoundRoute) =>
   hops.reduce((sum, hop) => {
     const failing = hop.conditions.filter(({ holds, code }) => holds === false && code !== 'ROU 5').length;
     const unknown = hop.conditions.filter(({ holds }) => holds === null).length;
-    return sum + (hop.kind === 'backplane' ? 2 : 10) + failing * 1000 + unknown;
+    return sum + (hop.kind === 'backplane' ? 2 : 10) + failing * 100_000 + unknown;
   }, 0);
 
 test('what a search counts is what is shown: the costs of a way are those of its hops and conditions', () => {

@@ -9,7 +9,7 @@ import { linkConditions, throughConditions } from './conditions.js';
 import { cpuOf, modulesOf, needsBackplane } from './cpu-slot.js';
 import { linkFailures, RouteFacts, throughFailures, type PortFacts } from './facts.js';
 import { failures, type Condition, type RouteHop } from './hop.js';
-import { bestPaths, type Step } from './k-best.js';
+import { pathsInOrder, type Step } from './k-best.js';
 import { letThrough } from './passes.js';
 import { linkAddress } from './link-address.js';
 import { portsOf } from './ports-of.js';
@@ -35,7 +35,7 @@ export interface Routes {
   why: string;
 }
 
-const COST = { network: 10, backplane: 2, unknown: 1, failure: 1000 };
+const COST = { network: 10, backplane: 2, unknown: 1, failure: 100_000 };
 /** The way into a backplane, and out of the first port of a module or a station, as numbers. */
 const BACKPLANE = 1;
 const FIRST_PORT = 2;
@@ -65,11 +65,20 @@ export function findRoutes(reader: Reader, asked: Asked, count = MOST_ROUTES): R
   if (from.id === to.id) return { found: [], nearest: null, why: `${from.name} is where it begins` };
   if (hostOf(reader, from).id === hostOf(reader, to).id) return sameComputer(from, to);
   const links = new LinksOf(reader, asked, to);
-  const paths = bestPaths((node) => links.steps(node), START, GOAL, count * 2).filter(({ nodes }) => links.once(nodes));
-  const all = paths.map(({ nodes, cost }) => routeAlong(reader, asked, to, links.along(nodes), cost));
-  const found = all.filter((route) => route.failures.length === 0).slice(0, count);
-  const nearest = found.length > 0 ? null : (all[0] ?? null);
-  return { found, nearest, why: found.length > 0 ? '' : whyNone(reader, from, to, nearest) };
+  const found: FoundRoute[] = [];
+  let nearest: FoundRoute | null = null;
+  let tried = 0;
+  for (const { nodes, cost } of pathsInOrder((node) => links.steps(node), START, GOAL)) {
+    if (links.once(nodes)) {
+      const route = routeAlong(reader, asked, to, links.along(nodes), cost);
+      if (route.failures.length === 0) found.push(route);
+      else nearest ??= route;
+    }
+    // What fails once is dearer than all that holds: after it comes nothing that holds.
+    if (found.length === count || ++tried === count * 2 || cost >= COST.failure) break;
+  }
+  if (found.length > 0) return { found, nearest: null, why: '' };
+  return { found, nearest, why: whyNone(reader, from, to, nearest) };
 }
 
 function sameComputer(from: Station, to: Station): Routes {

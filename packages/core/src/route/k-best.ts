@@ -53,20 +53,20 @@ export function bestPath(
 }
 
 /**
- * The `count` best paths that meet no node twice, best first.
+ * All paths that meet no node twice, best first, each looked for when it is asked for.
  * [published: J. Y. Yen, Finding the k shortest loopless paths in a network, 1971] [from memory]
  */
-export function bestPaths(
+export function* pathsInOrder(
   steps: (node: string) => readonly Step<string>[],
   from: string,
   to: string,
-  count: number,
-): Path<string>[] {
+): Generator<Path<string>, void> {
   const first = bestPath(steps, from, to);
   const found = first ? [first] : [];
   const others: Path<string>[] = [];
-  while (found.length > 0 && found.length < count) {
+  while (found.length > 0) {
     const last = found.at(-1)!;
+    yield last;
     let spent = 0;
     for (let i = 0; i + 1 < last.nodes.length; i++) {
       const root = last.nodes.slice(0, i + 1);
@@ -85,10 +85,9 @@ export function bestPaths(
     }
     others.sort((a, b) => a.cost - b.cost);
     const next = others.shift();
-    if (!next) break;
+    if (!next) return;
     found.push(next);
   }
-  return found;
 }
 
 /** Nodes by their cost, the least on top; of equal ones the earlier. */
