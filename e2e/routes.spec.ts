@@ -68,6 +68,9 @@ test('to the controller of the docks there is no way: why, the furthest reached,
   await expect(hops(page).getByRole('row', { name: /QuayLink passes program transfer/ })).toContainText(
     'no: QuayLink is a coupler',
   );
+  await expect(page.getByRole('list', { name: 'What would make it a way' })).toContainText(
+    'a station that passes program transfer between Plant LAN and Quay LAN',
+  );
   // From the condition to what decides it.
   await hops(page)
     .getByRole('gridcell', { name: /^QuayLink passes program transfer/ })

@@ -229,6 +229,7 @@ export * from './route/route-text.js';
 export * from './route/helper-facts.js';
 export * from './route/traffic-of.js';
 export * from './route/ways-of.js';
+export * from './route/would-do.js';
 export * from './route/judge-text.js';
 export * from './route/reach.js';
 export * from './route/helpers.js';

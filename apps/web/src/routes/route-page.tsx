@@ -11,6 +11,7 @@ import {
   routeText,
   throughWords,
   TRAFFICS,
+  wouldMakeOne,
   type Project,
   type Route,
   type RouteHop,
@@ -43,6 +44,18 @@ const Asked = styled.div`
     align-items: center;
     color: ${colour.ink2};
     font-size: ${size.data}px;
+  }
+`;
+
+/** What is missing, said as what it takes. */
+const Missing = styled.ul`
+  margin: ${space[2]}px 0 ${space[3]}px;
+  padding-left: ${space[5]}px;
+  line-height: 20px;
+  &::before {
+    content: 'it takes';
+    margin-left: -${space[5]}px;
+    color: ${colour.ink2};
   }
 `;
 
@@ -147,6 +160,13 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
             </label>
           </SectionHead>
           {shown && <WayPicture hops={shown.hops} />}
+          {nearest && (
+            <Missing aria-label="What would make it a way">
+              {wouldMakeOne(project, nearest, route.traffic).map((one, i) => (
+                <li key={i}>{one}</li>
+              ))}
+            </Missing>
+          )}
           {shown ? (
             <HopsGrid hops={shown.hops} faults={judged.faults} each={each} />
           ) : (
