@@ -10,24 +10,8 @@ import { useAppDispatch, useStateOf } from '../store/store';
 import { Code, Differs, Input, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
+import { LineList } from './line-list';
 import { rememberedName, rememberName } from './remembered-name';
-
-const List = styled.ul`
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  li {
-    display: grid;
-    grid-template-columns: 18px minmax(0, 0.8fr) minmax(0, 1.2fr) 96px minmax(0, 1fr);
-    gap: ${space[3]}px;
-    align-items: center;
-    min-height: 26px;
-    border-bottom: 1px solid ${colour.hairline};
-  }
-  small {
-    color: ${colour.ink2};
-  }
-`;
 
 const Follow = styled(TextButton)`
   grid-column: 4 / -1;
@@ -72,7 +56,7 @@ export function CopiesList({ copies, projectId, follow }: Props) {
 
   return (
     <>
-      <List>
+      <LineList $columns="18px minmax(0, 0.8fr) minmax(0, 1.2fr) 96px minmax(0, 1fr)">
         {copies.map((copy) => (
           <li key={copy.id}>
             <input
@@ -98,7 +82,7 @@ export function CopiesList({ copies, projectId, follow }: Props) {
             )}
           </li>
         ))}
-      </List>
+      </LineList>
       {copies.length > 0 && (
         <Who>
           ticked by

@@ -1,27 +1,9 @@
 import { goesThrough, type Port } from '@dialoga/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
-import { colour, space } from '../theme/tokens';
-
-const List = styled.ul`
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: ${space[3]}px;
-    align-items: center;
-    min-height: 26px;
-    border-bottom: 1px solid ${colour.hairline};
-  }
-  small {
-    color: ${colour.ink2};
-  }
-`;
+import { LineList } from './line-list';
 
 const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
@@ -37,7 +19,7 @@ export function GoesThrough({ port, projectId }: { port: Port; projectId: string
         <h2>Who is affected when it changes</h2>
         <p>{exchanges.length + routes.length === 0 ? 'nobody' : counts}</p>
       </SectionHead>
-      <List>
+      <LineList $columns="minmax(0, 1fr) minmax(0, 1fr)">
         {exchanges.map(({ exchange, lanes, tags }) => (
           <li key={exchange.id}>
             <Link to={`/p/${projectId}/exchanges/${exchange.id}`}>{exchange.name}</Link>
@@ -57,7 +39,7 @@ export function GoesThrough({ port, projectId }: { port: Port; projectId: string
             </small>
           </li>
         ))}
-      </List>
+      </LineList>
     </>
   );
 }
