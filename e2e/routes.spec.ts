@@ -157,3 +157,25 @@ test('a way that is asked for is kept as a route, with the port that it leaves b
   await expectDemo(page, 0, 0, 0);
   await expectStored(page);
 });
+
+test('the pool of a tunnel: a link leads to its cell, out of sight at first; one that reaches into a subnet stops the way', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/stations/busbridge?at=port:port-busbridge:tunnel`);
+  await expectDemo(page);
+  const ports = page.getByRole('grid', { name: 'Ports' });
+  await expect(ports).toBeFocused();
+  await expect(ports.getByRole('gridcell', { name: '192.168.170.1–192.168.170.8' })).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('10.48.10.100-120');
+  await page.keyboard.press('Enter');
+  await expectDemo(page, 1);
+  await expectStored(page);
+  await page.goto(`${app.url}/p/${project}/routes/route-defrost`);
+  await expect(hops(page).getByRole('row', { name: /the tunnel of BusBridge/ })).toContainText(
+    'no: 10.48.10.100-120 shares',
+  );
+});

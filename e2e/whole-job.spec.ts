@@ -22,14 +22,20 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
 
   // Each Blocker: shown, its cell focused, fixed. By keyboard alone. The Doubts have no ready fix; they are passed by.
   const foot = page.locator('footer');
+  /** How far Blockers and Doubts are down after each fix; with a REAL taken as one goes what the list said of it. */
+  const states: [blockers: number, doubts: number][] = [[0, 0]];
+  let doubts = 0;
   for (let left = BLOCKERS; left > 0;) {
     await page.keyboard.press('Alt+PageDown');
-    await expect(foot).toContainText(`of ${left + DEMO.blocker - BLOCKERS + DEMO.doubt + DEMO.hint}`);
+    await expect(foot).toContainText(`of ${left + DEMO.blocker - BLOCKERS + DEMO.doubt + doubts + DEMO.hint}`);
     await expect.poll(() => page.evaluate(() => document.activeElement?.tagName !== 'BODY')).toBe(true);
-    if (/ADR 7|DIR 9|LIN 6|on request/.test((await foot.textContent())!)) continue;
+    const finding = (await foot.textContent())!;
+    if (/ADR 7|DIR 9|DOC 7|LIN 6|on request/.test(finding)) continue;
+    if (finding.includes('TYP 10')) doubts--;
     await page.keyboard.press('Alt+Enter');
     left--;
-    await expectDemo(page, left - BLOCKERS);
+    states.push([left - BLOCKERS, doubts]);
+    await expectDemo(page, ...states.at(-1)!);
   }
   await expectStored(page);
   expect(await app.file(project)).not.toBe(start);
@@ -38,13 +44,13 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await page.getByRole('grid').first().focus();
   for (let i = 1; i <= BLOCKERS; i++) {
     await page.keyboard.press('Control+Z');
-    await expectDemo(page, i - BLOCKERS);
+    await expectDemo(page, ...states[BLOCKERS - i]!);
   }
   await expectStored(page);
   expect(await app.file(project)).toBe(start);
-  for (let i = BLOCKERS - 1; i >= 0; i--) {
+  for (let i = 1; i <= BLOCKERS; i++) {
     await page.keyboard.press('Control+Y');
-    await expectDemo(page, i - BLOCKERS);
+    await expectDemo(page, ...states[i]!);
   }
 
   // The Doubt: another subnet for the laptop’s second adapter, typed where the finding shows.
@@ -56,7 +62,7 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await expect(page.getByRole('grid', { name: 'Ports' })).toBeFocused();
   await page.keyboard.type('192.168.7.2/24');
   await page.keyboard.press('Enter');
-  await expectDemo(page, -BLOCKERS, -1);
+  await expectDemo(page, -BLOCKERS, doubts - 1);
 
   // What only people can say, another says in a window of his own: what the fans do on a lost link,
   // who has the last word, and how the roof's characters are framed.

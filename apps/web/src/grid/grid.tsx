@@ -19,6 +19,7 @@ import { CellEditor } from './cell-editor';
 import { cellId, GridRowView } from './grid-row';
 import { edge, nearest, step, type At } from './move';
 import { Body, Frame, Head, HeadCell, Tint } from './styles';
+import { leastWidth } from './least-width';
 import type { CellAt, CellEdit, GoTo, GridColumn, GridRow } from './types';
 
 interface Props {
@@ -105,13 +106,15 @@ export function Grid(props: Props) {
     if (main && focusIsFree()) frame.current?.focus({ preventScroll: true });
   }, [main]);
 
-  // Where the work scrolls sideways under its frame, the cursor stays in sight.
+  // Where the work scrolls sideways under its frame, or the grid has more columns than room, the cursor stays in sight.
+  const drawn = virtual.getVirtualItems().some(({ index }) => index === cursor.row);
   useEffect(() => {
-    if (!focused || window.innerWidth > NARROW) return;
+    const wide = frame.current !== null && frame.current.scrollWidth > frame.current.clientWidth;
+    if (!focused || !drawn || (window.innerWidth > NARROW && !wide)) return;
     document
       .getElementById(cellId(gridId, cursor.row, cursor.column))
       ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, [focused, cursor, gridId]);
+  }, [focused, drawn, cursor, gridId]);
 
   const token = goTo?.token ?? null;
   useEffect(() => {
@@ -264,6 +267,7 @@ export function Grid(props: Props) {
   }
 
   const template = columns.map((c) => c.track).join(' ');
+  const minWidth = leastWidth(columns);
   const chosen = anchor ? rectangle(anchor, cursor) : null;
 
   return (
@@ -304,7 +308,7 @@ export function Grid(props: Props) {
         if (at && !cellAt(at)?.action) startEditing(at);
       }}
     >
-      <Head role="row" aria-rowindex={1} style={{ gridTemplateColumns: template }}>
+      <Head role="row" aria-rowindex={1} style={{ gridTemplateColumns: template, minWidth }}>
         {columns.map((column) => (
           <HeadCell
             key={column.id}
@@ -318,7 +322,7 @@ export function Grid(props: Props) {
           </HeadCell>
         ))}
       </Head>
-      <Body role="presentation" style={{ height: virtual.getTotalSize() }}>
+      <Body role="presentation" style={{ height: virtual.getTotalSize(), minWidth }}>
         <Tint style={{ gridTemplateColumns: template }} aria-hidden>
           {columns.map((column, i) =>
             column.tone === 'difference' ? <div key={column.id} style={{ gridColumn: i + 1 }} /> : null,

@@ -67,7 +67,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'further', title: 'Further addresses', track: 'minmax(120px, 1fr)' },
   { id: 'off', title: 'Switched off', track: 'minmax(96px, 1fr)' },
   { id: 'takes', title: 'Takes only', track: 'minmax(110px, 1fr)' },
-  { id: 'tunnel', title: 'Tunnel, its pool', track: 'minmax(120px, 1fr)' },
+  { id: 'tunnel', title: 'Tunnel, its pool', track: '210px' },
 ];
 /** Of an engineer's computer besides. */
 const ADAPTER_COLUMNS: readonly GridColumn[] = [
