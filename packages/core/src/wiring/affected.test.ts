@@ -1,6 +1,7 @@
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import { applied, edited } from '../testing/two-stations.testing.js';
+import { newNetwork, newPort, newStation } from '../model/create.js';
+import { added, applied, edited, twoStations } from '../testing/two-stations.testing.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { routedPlant } from '../testing/routed-plant.testing.js';
 import { copiesOf, followUp } from './copies.js';
@@ -56,4 +57,21 @@ test('through a port go the exchanges that have an end there, and the routes tha
   const { exchanges } = goesThrough(small, port(small, 'portb'));
   const ends = childrenOf(small, 'end', 'portb').map((end) => end.exchange);
   expect(exchanges.map((e) => e.exchange.id)).toEqual([...new Set(ends)]);
+});
+
+test('a coupler carries the exchanges between its two sides, and is affected with them', () => {
+  const coupler = added(added(twoStations(), 'network', newNetwork('far', 20, 'Far')), 'station', {
+    ...newStation('k', 30, 'K'),
+    roles: ['coupler'],
+  });
+  const sides = added(
+    coupler,
+    'port',
+    newPort('k1', 10, 'k', 'net'),
+    newPort('k2', 20, 'k', 'far'),
+    newPort('k3', 30, 'k', null),
+  );
+  const via = edited(sides, ['exchange', 'x', 'via', 'k'], ['port', 'portb', 'network', 'far']);
+  const carried = (id: string) => goesThrough(via, port(via, id)).exchanges.map((e) => e.exchange.id);
+  expect([carried('k1'), carried('k2'), carried('k3')]).toEqual([['x'], ['x'], []]);
 });

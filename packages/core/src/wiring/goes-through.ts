@@ -6,7 +6,7 @@ import type { Route } from '../model/route.js';
 import { findRoutes } from '../route/find-routes.js';
 import { tagOf } from '../tags/open-of.js';
 
-/** An exchange that one of its ends has at a port. */
+/** An exchange that one of its ends has at a port, or that a coupler carries from there. */
 export interface ExchangeThrough {
   exchange: Exchange;
   lanes: number;
@@ -27,8 +27,8 @@ export interface Through {
 
 /** Who goes through a port, and so is affected when it changes: exchanges with their tags, and routes by their best way. */
 export function goesThrough(project: Project, port: Port): Through {
-  const ends = childrenOf(project, 'end', port.id);
-  const exchanges = [...new Set(ends.map((end) => end.exchange))].flatMap((id): ExchangeThrough[] => {
+  const own = childrenOf(project, 'end', port.id).map((end) => end.exchange);
+  const exchanges = [...new Set([...own, ...carried(project, port)])].flatMap((id): ExchangeThrough[] => {
     const exchange = project.get('exchange', id);
     return exchange
       ? [{ exchange, lanes: childrenOf(project, 'lane', id).length, tags: tagsOf(project, id, port) }]
@@ -41,6 +41,16 @@ export function goesThrough(project: Project, port: Port): Through {
     return hop < 0 ? [] : [{ route, hop: hop + 1 }];
   });
   return { exchanges, routes };
+}
+
+/** Exchanges of which this is the port of their coupler on the side of one of their ends. */
+function carried(project: Project, port: Port): string[] {
+  const exchanges = project
+    .referrers('exchange', port.station)
+    .filter((id) => project.get('exchange', id)?.via === port.station);
+  return exchanges.filter((id) =>
+    childrenOf(project, 'end', id).some((end) => project.get('port', end.port ?? '')?.network === port.network),
+  );
 }
 
 function tagsOf(project: Project, exchange: string, port: Port): number {
