@@ -5,7 +5,6 @@ import {
   inOrder,
   orderAfter,
   put,
-  readPair,
   TRAFFICS,
   type Expectation,
   type Ways,
@@ -19,6 +18,7 @@ import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
+import { typedPair } from './typed-pair';
 
 const FIELDS = ['from', 'must', 'to', 'traffic', null, null, null, 'reason'] as const;
 const SHOWN: Shown = { kind: 'expectation', fields: FIELDS };
@@ -63,12 +63,8 @@ export function ReachGrid({ ways }: { ways: Ways | null }) {
   function onEdit(edits: CellEdit[]) {
     const [first] = edits;
     if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const pair = readPair(project, first.text);
-      if ('changes' in pair) {
-        commit('New expectation', [pair]);
-        return;
-      }
+      const pair = typedPair(project, first.text, (edit) => commit('New expectation', [edit]));
+      if (!pair) return;
       const expected: Expectation = {
         ...{ id: newId(), order: orderAfter(all), from: pair.from.id, to: pair.to.id },
         ...{ traffic: 'requests', must: 'must not reach' },

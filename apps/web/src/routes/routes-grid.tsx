@@ -5,7 +5,6 @@ import {
   orderAfter,
   portsOf,
   put,
-  readPair,
   TRAFFICS,
   type Project,
   type Route,
@@ -22,6 +21,7 @@ import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
+import { typedPair } from './typed-pair';
 
 const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
 const SHOWN: Shown = { kind: 'route', fields: FIELDS };
@@ -79,12 +79,8 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
   function onEdit(edits: CellEdit[]) {
     const [first] = edits;
     if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const pair = readPair(project, first.text);
-      if ('changes' in pair) {
-        commit('New route', [pair]);
-        return;
-      }
+      const pair = typedPair(project, first.text, (edit) => commit('New route', [edit]));
+      if (!pair) return;
       const { from, to } = pair;
       const route: Route = {
         ...{ id: newId(), order: orderAfter(routes), from: from.id, to: to.id, port: null },
