@@ -54,7 +54,8 @@ test('a tag with an address is at that address, element by element; one without 
 });
 
 test('a claim bound to a tag is compared at the tag’s address, and moves with it', () => {
-  const bound = cellOf(plant(['claim', 'ca', 'place', null]), 'address', 'Power');
+  // What the tag is itself is not said here: the claim has its own type.
+  const bound = cellOf(plant(['claim', 'ca', 'place', null], ['tag', 't1', 'type', null]), 'address', 'Power');
   expect(codesOf(bound)).toEqual([]);
   const moved = edited(bound, ['tag', 't1', 'place.number', 302]);
   // There it lies where another lane already puts data, and beside a block that it overlaps.

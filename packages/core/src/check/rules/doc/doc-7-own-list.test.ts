@@ -29,3 +29,14 @@ test('spaces, case, and what one of the two does not say are no difference', () 
   expect(codesOf(plant(...bound({ asks: '%mw 40' }), ['claim', 'ca3', 'toldPlace', '%MW40']))).not.toContain('DOC 7');
   expect(codesOf(plant(...bound({ asks: '' }), ['claim', 'ca3', 'toldPlace', '%MW40']))).not.toContain('DOC 7');
 });
+
+test('an element of an array, and a bit of a word, are parts of what the list has', () => {
+  const part = (place: Record<string, unknown>, base: string): FieldEdit[] => [
+    ...bound({ type: { base: 'WORD', count: 4 } }),
+    ['claim', 'ca3', 'place', { area: 'tag1', view: 'tag', ...place }],
+    ['claim', 'ca3', 'type', { base, count: 1 }],
+  ];
+  expect(codesOf(plant(...part({ number: 3 }, 'WORD')))).not.toContain('DOC 7');
+  expect(codesOf(plant(...part({ number: 0, bit: 5 }, 'BOOL')))).not.toContain('DOC 7');
+  expect(codesOf(plant(...part({ number: 3 }, 'DINT')))).toContain('DOC 7');
+});

@@ -4,6 +4,7 @@ import { sameType } from '../../../data/same-type.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Side } from '../../../lane/side.js';
 import { readable } from '../../../model/as-typed.js';
+import type { TypeRef } from '../../../model/claim.js';
 import type { Tag } from '../../../model/tag.js';
 import { typeText } from '../../../structure/type-text.js';
 import { tagOf } from '../../../tags/open-of.js';
@@ -67,10 +68,14 @@ function* asks(comparison: Comparison, context: Context, side: Side, tag: Tag): 
 
 function* type(comparison: Comparison, context: Context, side: Side, tag: Tag): Generator<Report> {
   const [told, listed] = [readable(side.claim.type), readable(tag.type)];
-  if (!told || !listed || sameType(told, listed)) return;
+  if (!told || !listed || isPart(told, listed) || readable(side.claim.place)?.bit !== undefined) return;
   const [a, b] = [told, listed].map((one) => typeText(context.reader, one));
   yield report(comparison, context, side, tag, { message: 'type', told: a!, listed: b! });
 }
+
+/** The whole of it, or some of its elements. */
+const isPart = (told: TypeRef, listed: TypeRef): boolean =>
+  told.count <= listed.count && sameType({ ...told, count: listed.count }, listed);
 
 function report(
   comparison: Comparison,
