@@ -106,16 +106,18 @@ test('no violations in the dialogs and beside the work', async ({ page, app }) =
   await check();
   await page.goto(`${app.url}/p/${demo}/exchanges/duty?at=claim:pressures-plant:length`);
   await expectTally(page, 3, 0);
+  const inLane = async (keys: string) => {
+    await page.locator('[role=row][data-id="lane:pressures"] [data-column="1"]').click();
+    await expect(page.getByRole('grid').first()).toBeFocused();
+    await page.keyboard.press(keys);
+  };
   for (const open of [
     () => page.getByRole('button', { name: 'Mirror' }).click(),
     () => page.getByRole('button', { name: 'Shift' }).click(),
     () => page.keyboard.press('F1'),
     () => page.keyboard.press('Control+I'),
-    async () => {
-      await page.locator('[role=row][data-id="lane:pressures"] [data-column="1"]').click();
-      await page.keyboard.press('Control+J');
-    },
-    () => page.keyboard.press('Control+G'),
+    () => inLane('Control+J'),
+    () => inLane('Control+G'),
   ]) {
     await open();
     await expect(page.getByRole('dialog')).toBeVisible();
