@@ -74,8 +74,9 @@ export function findRoutes(reader: Reader, asked: Asked, count = MOST_ROUTES): R
       if (route.failures.length === 0) found.push(route);
       else nearest ??= route;
     }
-    // What fails once is dearer than all that holds: after it comes nothing that holds.
-    if (found.length === count || ++tried === count * 2 || cost >= COST.failure) break;
+    // What fails once is dearer than all that holds: after it comes nothing that holds, and the first such is the nearest.
+    const over = cost >= COST.failure && (nearest !== null || found.length > 0);
+    if (found.length === count || ++tried === count * 2 || over) break;
   }
   if (found.length > 0) return { found, nearest: null, why: '' };
   return { found, nearest, why: whyNone(reader, from, to, nearest) };
