@@ -8,7 +8,7 @@ import {
   type Problem,
   type Tally,
 } from '@dialoga/core';
-import { readProject } from '@dialoga/core/entry';
+import { readProject, textOfProjectFile } from '@dialoga/core/entry';
 
 export interface CheckedFinding {
   finding: Finding;
@@ -20,8 +20,10 @@ export type CheckedFile =
   | { file: string; ok: false; problems: Problem[] };
 
 /** The findings of one project file that count, or what is wrong with the file. */
-export function checkFile(file: string, text: string): CheckedFile {
-  const read = readProject(text);
+export function checkFile(file: string, bytes: Uint8Array): CheckedFile {
+  const text = textOfProjectFile(bytes);
+  if (!text.ok) return { file, ok: false, problems: [text.problem] };
+  const read = readProject(text.text);
   if (!read.ok) return { file, ok: false, problems: read.problems };
   const all = new CheckEngine(read.project).findings;
   const found = inOrderOfWork(counting(all, read.project), read.project);

@@ -62,7 +62,9 @@ test.each([
   ['empty', () => written('empty.json', ''), 'line 1, column 1'],
   ['cut off', () => written('cut.json', '{ "format": "dialoga-project"'), 'the end of the file'],
   ['another version', () => written('v9.json', '{"format":"dialoga-project","version":9}'), 'found 9'],
-  ['binary', () => written('binary.json', Buffer.from([0, 255, 254, 3])), 'the file must be JSON'],
+  ['binary', () => written('binary.json', Buffer.from([0, 255, 254, 3])), 'byte FF, which is no UTF-8 here'],
+  ['of an older office', () => written('latin.json', Buffer.from('{\n "ü"', 'latin1')), 'line 2, column 3'],
+  ['UTF-16', () => written('wide.json', Buffer.from('\uFEFF{}', 'utf16le')), 'found UTF-16; a project file is UTF-8'],
 ])('a file that is %s: exit 2 and a sentence', (_, make, sentence) => {
   const { stdout, status } = check(make());
   expect(status).toBe(2);

@@ -18,7 +18,7 @@ function main(args: string[]): number {
   const format = formats[options[0] as keyof typeof formats] ?? asText;
   const results = files.map((file) => {
     try {
-      return checkFile(file, readFileSync(file, 'utf8'));
+      return checkFile(file, readFileSync(file));
     } catch (error) {
       const found = error instanceof Error ? error.message : String(error);
       return { file, ok: false as const, problems: [{ where: file, found, expected: 'a file that can be read' }] };

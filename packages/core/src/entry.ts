@@ -1,5 +1,6 @@
 /** What guards the edges at which entities enter: project files, change sets. */
 export * from './file/read-project.js';
+export * from './file/utf8.js';
 export * from './model/classes.js';
 export * from './model/inspect.js';
 export { ID_PATTERN, LONGEST_NAME } from './model/fields.js';

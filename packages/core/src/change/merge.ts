@@ -2,6 +2,7 @@ import { dequal } from 'dequal/lite';
 import type { Reader } from '../model/project.js';
 import { apply } from './apply.js';
 import type { Change, ChangeSet, Json } from './change.js';
+import { dropWithDependents } from './make.js';
 
 type Tree = { readonly [key: string]: Json };
 const isTree = (value: Json | undefined): value is Tree =>
@@ -36,11 +37,25 @@ export function withBoth(reader: Reader, set: ChangeSet, id: string): ChangeSet 
   });
 }
 
-/** The same edits, meant to replace whatever is stored now. Null where what they edit is gone. */
+/**
+ * The same edits, meant to replace whatever is stored now; a drop takes along what was built on it meanwhile. Null where
+ * what they edit is gone.
+ */
 export function withStoredBefore(reader: Reader, set: ChangeSet, id: string): ChangeSet | null {
-  return overStored(reader, set, id, ({ before: _, ...change }, stored) =>
+  return overStored(reader, withLaterDependents(reader, set), id, ({ before: _, ...change }, stored) =>
     stored === undefined ? change : { ...change, before: stored },
   );
+}
+
+/** The same edits; what is dropped goes as it is stored now, with everything that depends on it now. */
+function withLaterDependents(reader: Reader, set: ChangeSet): ChangeSet {
+  const applied = apply(reader, set);
+  if (applied.ok || applied.refusal.code !== 'depended upon') return set;
+  const dropped = set.changes.filter((c) => c.path.length === 0 && c.after === undefined);
+  const drops = dropped.flatMap(({ kind, id }) => dropWithDependents(reader, kind, id));
+  const once = new Map(drops.map((change) => [`${change.id} ${change.path.join('.')}`, change]));
+  const ids = new Set(drops.map((change) => change.id));
+  return { ...set, changes: [...set.changes.filter((c) => !ids.has(c.id)), ...once.values()] };
 }
 
 function overStored(

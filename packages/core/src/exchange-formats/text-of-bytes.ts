@@ -30,10 +30,14 @@ export function encodingOf(bytes: Uint8Array): Encoding {
   const zeros = (from: number) => head.filter((byte, i) => i % 2 === from && byte === 0).length;
   if (head.length >= 8 && zeros(1) > head.length / 3 && zeros(0) === 0) return 'UTF-16';
   if (head.length >= 8 && zeros(0) > head.length / 3 && zeros(1) === 0) return 'UTF-16, high byte first';
+  return fromUtf8(bytes) === null ? 'Windows-1252' : 'UTF-8';
+}
+
+/** The text of bytes that are UTF-8 throughout, without a byte order mark; null where they are not. */
+export function fromUtf8(bytes: Uint8Array): string | null {
   try {
-    new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-    return 'UTF-8';
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    return 'Windows-1252';
+    return null;
   }
 }
