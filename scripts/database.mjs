@@ -61,6 +61,8 @@ export async function startDatabase(name, { port: wanted = 0, quiet = false } = 
     url,
     createDatabase: (database) => sql(socket, account, `CREATE DATABASE IF NOT EXISTS \`${database}\``),
     dropDatabase: (database) => sql(socket, account, `DROP DATABASE IF EXISTS \`${database}\``),
+    /** calls back when it ends, whoever ended it */
+    onEnd: (tell) => child.once('exit', tell),
     stop: () => end(child),
     /** as a power cut would */
     kill: () => end(child, 'SIGKILL'),

@@ -20,6 +20,8 @@ function alreadyRunning() {
   }
 }
 
+const MOST_RESTARTS = 5;
+
 let database = null;
 let server = null;
 let ending = false;
@@ -32,6 +34,27 @@ async function stop(code) {
   await database?.stop();
   rmSync(STATE, { force: true });
   process.exit(code);
+}
+
+/** The database, and the same again on its port where something ended it: the server finds it there by itself. */
+async function keepDatabase(restarts = 0) {
+  database = await startDatabase('main', { port: database?.port });
+  database.onEnd(() => {
+    if (ending) return;
+    if (restarts >= MOST_RESTARTS) {
+      say('The database ended again; giving up.');
+      void stop(1);
+      return;
+    }
+    say('The database ended; starting it again …');
+    keepDatabase(restarts + 1).then(
+      () => say('The database answers again.'),
+      (error) => {
+        console.error(`\n${error instanceof Error ? error.message : error}`);
+        void stop(1);
+      },
+    );
+  });
 }
 
 async function main() {
@@ -48,7 +71,7 @@ async function main() {
   await installMissing();
   let databaseUrl = process.env.DATABASE_URL;
   if (!databaseUrl) {
-    database = await startDatabase('main');
+    await keepDatabase();
     await database.createDatabase('dialoga');
     databaseUrl = database.url('dialoga');
   }

@@ -7,8 +7,6 @@ import { dataSourceOptions } from './database/data-source.js';
 import { HealthController } from './health/health.controller.js';
 import { ProjectsModule } from './projects/projects.module.js';
 
-const REQUESTS_A_MINUTE = 6000;
-
 @Module({})
 export class AppModule {
   static with(config: Config): DynamicModule {
@@ -16,7 +14,10 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...dataSourceOptions(config.databaseUrl), retryAttempts: 3 }),
-        ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_A_MINUTE }]),
+        ThrottlerModule.forRoot({
+          throttlers: [{ ttl: 60_000, limit: config.requestsAMinute }],
+          errorMessage: 'Too many requests in a minute; try again in a while.',
+        }),
         ProjectsModule.with(config.demoFolder),
       ],
       controllers: [HealthController],

@@ -12,6 +12,8 @@ export interface Config {
   webFolder: string | null;
   demoFolder: string;
   logLevel: string;
+  /** of one address; more are put off */
+  requestsAMinute: number;
 }
 
 export function configFrom(env: NodeJS.ProcessEnv): Config {
@@ -24,5 +26,6 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     webFolder: env.WEB_FOLDER ?? join(root, 'apps', 'web', 'dist'),
     demoFolder: env.DEMO_FOLDER ?? join(root, 'demo'),
     logLevel: env.LOG_LEVEL ?? 'info',
+    requestsAMinute: Number(env.REQUESTS_A_MINUTE ?? 6000),
   };
 }

@@ -231,7 +231,7 @@ describe('change sets', () => {
 
 test('every open window is told of each new revision', async () => {
   const id = await fresh();
-  const stream = await fetch(`${await server.app.getUrl()}/api/projects/${id}/events`);
+  const stream = await fetch(`${await server.app.getUrl()}/api/events?projects=${id}`);
   const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';
   const until = async (words: string) => {
@@ -241,13 +241,47 @@ test('every open window is told of each new revision', async () => {
       text += value;
     }
   };
-  await until('data: {"revision":0}');
+  await until('"revision":0}');
   await commit(id, rename('told', 'PlantCtl', 'Plant')).expect(201);
-  await until('data: {"revision":1}');
+  await until('data: {"project":"' + id + '","revision":1}');
   // Another process writes to the same tables: its revision is seen there.
   await server.database.query('UPDATE project SET revision = 2 WHERE id = ?', [id]);
-  await until('data: {"revision":2}');
+  await until('"revision":2}');
   await reader.cancel();
+});
+
+test('one stream tells of several projects, each by its name; what names none is refused', async () => {
+  const [first, second] = [await fresh(), await fresh()];
+  const stream = await fetch(`${await server.app.getUrl()}/api/events?projects=${first},${second}`);
+  const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let text = '';
+  const wanted = [`{"project":"${first}","revision":1}`, `{"project":"${second}","revision":0}`];
+  await commit(first, rename('one', 'PlantCtl', 'Plant')).expect(201);
+  while (!wanted.every((words) => text.includes(words))) {
+    const { value, done } = await reader.read();
+    if (done) throw new Error(`the stream ended after ${text}`);
+    text += value;
+  }
+  await reader.cancel();
+  for (const asked of ['', '?projects=', '?projects=1', '?projects=a,,b', '?projects=a&projects=b']) {
+    const { body } = await server.http.get(`/api/events${asked}`).expect(400);
+    expect((body as { message: string }).message).toContain('?projects=one,other');
+  }
+});
+
+test('a change set says who made it: in the journal, in the history, and nothing where nobody said so', async () => {
+  const id = await fresh();
+  await commit(id, { ...rename('signed', 'PlantCtl', 'Plant'), author: ' R. Vale ' } as ChangeSet).expect(201);
+  await commit(id, rename('plain', 'Plant', 'PlantCtl')).expect(201);
+  await server.http.patch(`/api/projects/${id}`).send({ name: 'Renamed', author: 'M. Ister' }).expect(200);
+  const { body: revisions } = await server.http.get(`/api/projects/${id}/revisions`).expect(200);
+  const authors = (list: unknown) => (list as { author: string | null }[]).map((r) => r.author);
+  expect(authors(revisions)).toEqual(['M. Ister', null, 'R. Vale']);
+  const { body: changes } = await server.http.get(`/api/projects/${id}/changes?since=0`).expect(200);
+  expect(authors(changes)).toEqual(['R. Vale', null, 'M. Ister']);
+  const long = { ...rename('long', 'PlantCtl', 'P'), author: 'n'.repeat(101) } as ChangeSet;
+  const { body } = await commit(id, long).expect(400);
+  expect(JSON.stringify(body)).toContain('author');
 });
 
 describe('bad input is told in a sentence, never a 500', () => {

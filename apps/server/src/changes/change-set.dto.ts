@@ -1,5 +1,6 @@
 import { KINDS, type Change, type ChangeSet, type Kind } from '@dialoga/core';
 import { ID_PATTERN } from '@dialoga/core/entry';
+import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   Allow,
@@ -8,26 +9,55 @@ import {
   IsArray,
   IsIn,
   IsObject,
+  IsOptional,
   IsString,
   Matches,
   MaxLength,
   ValidateNested,
 } from 'class-validator';
 
+import { LONGEST_AUTHOR } from '../database/tables.js';
+
 const ID = { message: 'must be an id: a letter, then at most 63 letters, digits and hyphens' };
 const MOST_CHANGES = 100_000;
+/** Any JSON value. */
+const ANY = {
+  required: false,
+  oneOf: [
+    { type: 'string', nullable: true },
+    { type: 'number' },
+    { type: 'boolean' },
+    { type: 'object' },
+    { type: 'array', items: {} },
+  ],
+};
 
 export class ChangeDto implements Change {
-  @IsIn(KINDS, { message: `must be one of ${KINDS.join(', ')}` }) kind!: Kind;
-  @IsString() @Matches(ID_PATTERN, ID) id!: string;
-  @IsArray() @ArrayMaxSize(12) @Matches(ID_PATTERN, { ...ID, each: true }) path!: string[];
-  @Allow() before?: Change['before'];
-  @Allow() after?: Change['after'];
+  @ApiProperty({ enum: KINDS })
+  @IsIn(KINDS, { message: `must be one of ${KINDS.join(', ')}` })
+  kind!: Kind;
+
+  @ApiProperty({ pattern: ID_PATTERN.source }) @IsString() @Matches(ID_PATTERN, ID) id!: string;
+
+  @ApiProperty({ type: [String], description: 'into the entity; empty: the whole of it' })
+  @IsArray()
+  @ArrayMaxSize(12)
+  @Matches(ID_PATTERN, { ...ID, each: true })
+  path!: string[];
+
+  @ApiProperty({ ...ANY, description: 'what is there; left out: nothing' }) @Allow() before?: Change['before'];
+  @ApiProperty({ ...ANY, description: 'what is to be there; left out: nothing' }) @Allow() after?: Change['after'];
 }
 
 export class ChangeSetDto implements ChangeSet {
-  @IsString() @Matches(ID_PATTERN, ID) id!: string;
-  @IsString() @MaxLength(500) label!: string;
+  @ApiProperty({ pattern: ID_PATTERN.source, description: 'made by whoever sends it; sent twice counts once' })
+  @IsString()
+  @Matches(ID_PATTERN, ID)
+  id!: string;
+
+  @ApiProperty({ maxLength: 500 }) @IsString() @MaxLength(500) label!: string;
+
+  @ApiProperty({ type: [ChangeDto], minItems: 1, maxItems: MOST_CHANGES })
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MOST_CHANGES)
@@ -35,4 +65,23 @@ export class ChangeSetDto implements ChangeSet {
   @ValidateNested({ each: true })
   @Type(() => ChangeDto)
   changes!: ChangeDto[];
+
+  @ApiProperty({ required: false, maxLength: LONGEST_AUTHOR, description: 'who made it, as he names himself' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_AUTHOR)
+  author?: string;
+}
+
+/** What committing answers. */
+export class Committed {
+  @ApiProperty() revision!: number;
+}
+
+/** A revision with what it changed. */
+export class JournalView {
+  @ApiProperty() revision!: number;
+  @ApiProperty({ description: 'by the clock of the database' }) made!: Date;
+  @ApiProperty({ type: String, nullable: true }) author!: string | null;
+  @ApiProperty({ type: ChangeSetDto }) set!: ChangeSet;
 }

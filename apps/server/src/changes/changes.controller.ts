@@ -1,7 +1,7 @@
 import { Body, Controller, Get, Param, ParseIntPipe, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { ChangeSetDto } from './change-set.dto.js';
-import type { JournalEntry } from '../database/journal.js';
+import { Answers } from '../edge/answers.js';
+import { ChangeSetDto, Committed, JournalView } from './change-set.dto.js';
 import { ChangesService } from './changes.service.js';
 
 @ApiTags('changes')
@@ -9,18 +9,22 @@ import { ChangesService } from './changes.service.js';
 export class ChangesController {
   constructor(private readonly changes: ChangesService) {}
 
-  /** Commits one change set; 409 with both values where something else is stored than it expected. */
   @Post()
-  async commit(@Param('project') project: string, @Body() set: ChangeSetDto): Promise<{ revision: number }> {
-    return { revision: await this.changes.commit(project, set) };
+  @Answers('Commits a change set, whole or not at all', {
+    gives: Committed,
+    status: 201,
+    refuses: [400, 404, 409, 422],
+  })
+  async commit(@Param('project') project: string, @Body() { author, ...set }: ChangeSetDto): Promise<Committed> {
+    return { revision: await this.changes.commit(project, set, author?.trim() || null) };
   }
 
-  /** The change sets after a revision. */
   @Get()
+  @Answers('The change sets after a revision, in order; more may follow', { gives: [JournalView], refuses: [400] })
   async since(
     @Param('project') project: string,
     @Query('since', ParseIntPipe) revision: number,
-  ): Promise<JournalEntry[]> {
+  ): Promise<JournalView[]> {
     return this.changes.since(project, revision);
   }
 }

@@ -23,10 +23,10 @@ export class ChangesService {
    * Commits a change set: entities and journal in one transaction under the project's row lock. The same id again
    * gives the revision it got and changes nothing.
    */
-  async commit(project: string, set: ChangeSet): Promise<number> {
+  async commit(project: string, set: ChangeSet, author: string | null): Promise<number> {
     for (let attempt = 1; ; attempt++) {
       try {
-        const revision = await this.database.transaction((manager) => this.commitOnce(manager, project, set));
+        const revision = await this.database.transaction((manager) => this.commitOnce(manager, project, set, author));
         this.events.announce(project, revision);
         return revision;
       } catch (error) {
@@ -36,13 +36,19 @@ export class ChangesService {
     }
   }
 
-  private async commitOnce(manager: EntityManager, project: string, set: ChangeSet): Promise<number> {
+  private async commitOnce(
+    manager: EntityManager,
+    project: string,
+    set: ChangeSet,
+    author: string | null,
+  ): Promise<number> {
     const row = await manager.findOne(projectTable, { where: { id: project }, lock: { mode: 'pessimistic_write' } });
     if (!row) throw new NotFoundException({ message: `There is no project ${project}.` });
     const known = await manager.findOneBy(journalTable, { project, changeSet: set.id });
     if (known) return known.revision;
 
     const reader = new RowReader(manager, project);
+    await reader.fetchFor(set);
     let applied = apply(reader, set);
     while (await reader.fetch()) applied = apply(reader, set);
     if (!applied.ok) throw refused(applied.refusal);
@@ -54,7 +60,7 @@ export class ChangesService {
 
     await writeChanges(manager, project, applied.entities);
     const revision = row.revision + 1;
-    await writeJournal(manager, project, revision, set);
+    await writeJournal(manager, project, revision, set, author);
     const info = applied.entities.find((e) => e.kind === 'project' && e.id === PROJECT_ID)?.after;
     await manager.update(
       projectTable,

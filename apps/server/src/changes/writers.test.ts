@@ -132,7 +132,7 @@ test('ten writers on one project', async () => {
 test('an edit through one process is told by the other', async () => {
   const id = await newSmall(first);
   await second.app.listen(0, '127.0.0.1');
-  const stream = await fetch(`${await second.app.getUrl()}/api/projects/${id}/events`);
+  const stream = await fetch(`${await second.app.getUrl()}/api/events?projects=${id}`);
   const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
   const change: Change = { kind: 'station', id: 'plantctl', path: ['name'], before: 'PlantCtl', after: 'Plant' };
   await commit(first, id, { id: 'told', label: '', changes: [change] }).expect(201);

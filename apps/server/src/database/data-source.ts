@@ -7,6 +7,7 @@ import { Settings1700000000005 } from './migrations/5-settings.js';
 import { Tags1700000000006 } from './migrations/6-tags.js';
 import { TagLists1700000000007 } from './migrations/7-tag-lists.js';
 import { Routes1700000000008 } from './migrations/8-routes.js';
+import { Author1700000000009 } from './migrations/9-author.js';
 import { ALL_TABLES } from './tables.js';
 
 export function dataSourceOptions(url: string): DataSourceOptions {
@@ -25,6 +26,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Tags1700000000006,
       TagLists1700000000007,
       Routes1700000000008,
+      Author1700000000009,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -7,6 +7,7 @@ import { journalPartTable, journalTable } from './tables.js';
 export interface JournalEntry {
   revision: number;
   made: Date;
+  author: string | null;
   set: ChangeSet;
 }
 
@@ -16,11 +17,13 @@ export async function writeJournal(
   project: string,
   revision: number,
   set: ChangeSet,
+  author: string | null,
 ): Promise<void> {
   const parts = inParts(JSON.stringify(set.changes));
   await manager.query(
-    `INSERT INTO journal (project, revision, change_set, made, label, parts) VALUES (?, ?, ?, UTC_TIMESTAMP(3), ?, ?)`,
-    [project, revision, set.id, set.label, parts.length],
+    `INSERT INTO journal (project, revision, change_set, author, made, label, parts)
+      VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3), ?, ?)`,
+    [project, revision, set.id, author, set.label, parts.length],
   );
   for (const [part, body] of parts.entries()) await manager.insert(journalPartTable, { project, revision, part, body });
 }
@@ -53,12 +56,13 @@ export async function readJournal(
     );
     const bodies = new Map<number, string>();
     for (const { revision, body } of parts) bodies.set(revision, (bodies.get(revision) ?? '') + body);
-    for (const { revision, made, changeSet, label } of chunk) {
+    for (const { revision, made, author, changeSet, label } of chunk) {
       const body = bodies.get(revision)!;
       characters += body.length;
       entries.push({
         revision,
         made,
+        author,
         set: { id: changeSet, label, changes: JSON.parse(body) as ChangeSet['changes'] },
       });
     }

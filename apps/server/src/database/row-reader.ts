@@ -1,4 +1,14 @@
-import { KINDS, type Entity, type EntityOf, type Kind, type Reader } from '@dialoga/core';
+import {
+  apply,
+  KINDS,
+  referencesOf,
+  type Change,
+  type ChangeSet,
+  type Entity,
+  type EntityOf,
+  type Kind,
+  type Reader,
+} from '@dialoga/core';
 import type { EntityManager } from 'typeorm';
 import { chunks } from './parts.js';
 import { tableOf } from './tables.js';
@@ -12,6 +22,7 @@ export class RowReader implements Reader {
   private readonly lists = new Map<string, string[]>();
   private wanted = new Map<Kind, Set<string>>();
   private wantedLists = new Set<string>();
+  private misses = 0;
 
   constructor(
     private readonly manager: EntityManager,
@@ -21,6 +32,7 @@ export class RowReader implements Reader {
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined {
     const key = `${kind} ${id}`;
     if (!this.entities.has(key)) {
+      this.misses++;
       const ids = this.wanted.get(kind) ?? new Set();
       this.wanted.set(kind, ids.add(id));
     }
@@ -29,8 +41,30 @@ export class RowReader implements Reader {
 
   referrers(kind: Kind, id: string): readonly string[] {
     const known = this.lists.get(`${kind}>${id}`);
-    if (!known) this.wantedLists.add(id);
+    if (!known) {
+      this.misses++;
+      this.wantedLists.add(id);
+    }
     return known ?? [];
+  }
+
+  /**
+   * Fetches what the changes ask for one by one, many at a time. Without it a large change set would be stopped at each
+   * of its entities in turn, and begun again.
+   */
+  async fetchFor(set: ChangeSet): Promise<void> {
+    for (const { kind, path, after } of set.changes) {
+      if (path.length > 0 || typeof after !== 'object' || after === null) continue;
+      for (const named of referencesOf(kind, after as unknown as Entity)) this.get(named.kind, named.id);
+    }
+    let waiting: readonly Change[] = set.changes;
+    do {
+      waiting = waiting.filter((change) => {
+        const before = this.misses;
+        apply(this, { ...set, changes: [change] });
+        return this.misses > before;
+      });
+    } while (await this.fetch());
   }
 
   /** Fetches what was asked for since the last call; false where nothing was. */

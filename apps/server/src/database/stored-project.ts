@@ -82,8 +82,8 @@ export async function writeChanges(
   id: string,
   changes: readonly EntityChange[],
 ): Promise<void> {
-  const gone = new Map<string, string[]>();
-  const come = new Map<string, string[]>();
+  const moved: string[] = [];
+  const references: string[][] = [];
   for (const kind of KINDS) {
     const ofKind = changes.filter((c) => c.kind === kind);
     const dropped = ofKind.filter((c) => !c.after).map((c) => c.id);
@@ -91,17 +91,14 @@ export async function writeChanges(
     await deleteRows(manager, tableOf(kind), id, 'id', dropped);
     await insertRows(manager, tableOf(kind), ENTITY_COLUMNS, put, 'replace');
     for (const { before, after } of ofKind) {
-      const old = new Map((before ? referenceRows(id, kind, before) : []).map((r) => [r.join(' '), r]));
-      for (const row of after ? referenceRows(id, kind, after) : []) {
-        if (!old.delete(row.join(' '))) come.set(row.join(' '), row);
-      }
-      for (const [key, row] of old) gone.set(key, row);
+      const [old, now] = [before, after].map((entity) => (entity ? referenceRows(id, kind, entity) : []));
+      if (JSON.stringify(old) === JSON.stringify(now)) continue;
+      if (before) moved.push(before.id);
+      references.push(...now!);
     }
   }
-  for (const row of gone.values()) {
-    await manager.query('DELETE FROM reference WHERE project = ? AND target = ? AND kind = ? AND source = ?', row);
-  }
-  await insertRows(manager, 'reference', REFERENCE_COLUMNS, [...come.values()]);
+  await deleteRows(manager, 'reference', id, 'source', moved);
+  await insertRows(manager, 'reference', REFERENCE_COLUMNS, references);
 }
 
 /** The bodies of one kind, page by page in order of id, so that no more than a page is in memory. */

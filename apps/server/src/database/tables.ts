@@ -31,10 +31,14 @@ export interface JournalRow {
   project: string;
   revision: number;
   changeSet: string;
+  /** who made it, as he names himself */
+  author: string | null;
   made: Date;
   label: string;
   parts: number;
 }
+
+export const LONGEST_AUTHOR = 100;
 
 /** Long texts are kept in parts, so that no statement outgrows the database's packet. */
 export interface PartRow {
@@ -94,6 +98,7 @@ export const journalTable = new EntitySchema<JournalRow>({
     project: key(),
     revision: number(true),
     changeSet: { name: 'change_set', type: 'varchar', length: 64 },
+    author: { type: 'varchar', length: LONGEST_AUTHOR, nullable: true },
     made: { type: 'datetime', precision: 3 },
     label: { type: 'varchar', length: 500 },
     parts: number(),

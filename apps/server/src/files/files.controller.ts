@@ -1,7 +1,9 @@
 import { BadRequestException, Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import { ApiConsumes, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiConsumes, ApiTags } from '@nestjs/swagger';
+import { textOfProjectFile } from '@dialoga/core/entry';
 import type { Response } from 'express';
-import type { JobStarted } from '../jobs/job.dto.js';
+import { Answers } from '../edge/answers.js';
+import { JobStarted } from '../jobs/job.dto.js';
 import { ProjectsService } from '../projects/projects.service.js';
 
 @ApiTags('files')
@@ -9,30 +11,30 @@ import { ProjectsService } from '../projects/projects.service.js';
 export class FilesController {
   constructor(private readonly projects: ProjectsService) {}
 
-  /** Starts making a project from a project file, sent as the body with the type application/octet-stream. */
   @Post('imports')
   @HttpCode(202)
   @ApiConsumes('application/octet-stream')
+  @ApiBody({ schema: { type: 'string', format: 'binary' }, description: 'a project file' })
+  @Answers('Starts making a project from a project file', { gives: JobStarted, status: 202, refuses: [400] })
   async read(@Body() body: unknown): Promise<JobStarted> {
     if (!Buffer.isBuffer(body)) {
       throw new BadRequestException({ message: 'Send the project file as the body, as application/octet-stream.' });
     }
-    return { job: await this.projects.importFile(utf8(body)) };
+    const read = textOfProjectFile(body);
+    if (!read.ok) {
+      throw new BadRequestException({ message: 'The file is not UTF-8.', problems: [read.problem] });
+    }
+    return { job: await this.projects.importFile(read.text) };
   }
 
-  /** The project file of the newest revision. */
   @Get('projects/:project/file')
+  @Answers('The project file of the newest revision', {
+    gives: 'a project file; its schema stands in docs',
+    refuses: [404],
+  })
   async write(@Param('project') id: string, @Res() response: Response): Promise<void> {
     const { name, text } = await this.projects.file(id);
     const plain = name.replace(/[^\w -]+/g, '').trim() || 'project';
     response.attachment(`${plain}.dialoga.json`).type('application/json').send(text);
-  }
-}
-
-function utf8(body: Buffer): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(body);
-  } catch {
-    throw new BadRequestException({ message: 'The file is not UTF-8; save it as UTF-8 and try again.' });
   }
 }

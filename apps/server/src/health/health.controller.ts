@@ -2,6 +2,7 @@ import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import { DataSource } from 'typeorm';
+import { Answers } from '../edge/answers.js';
 
 @ApiTags('health')
 @SkipThrottle()
@@ -9,8 +10,8 @@ import { DataSource } from 'typeorm';
 export class HealthController {
   constructor(private readonly database: DataSource) {}
 
-  /** Whether this process answers and reaches its database. */
   @Get()
+  @Answers('Whether this process answers and reaches its database')
   async health(): Promise<{ ok: true }> {
     try {
       await this.database.query('SELECT 1');

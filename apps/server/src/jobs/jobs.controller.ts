@@ -1,6 +1,7 @@
 import { Controller, Delete, Get, HttpCode, Param } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { JobView } from './job.dto.js';
+import { Answers } from '../edge/answers.js';
+import { JobView } from './job.dto.js';
 import { JobsService } from './jobs.service.js';
 
 @ApiTags('jobs')
@@ -8,15 +9,15 @@ import { JobsService } from './jobs.service.js';
 export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
-  /** How far it is. */
   @Get()
+  @Answers('How far it is', { gives: JobView, refuses: [404] })
   get(@Param('job') id: string): Promise<JobView> {
     return this.jobs.get(id);
   }
 
-  /** Asks it to stop; what it did is then taken back. */
   @Delete()
   @HttpCode(202)
+  @Answers('Asks it to stop; what it did is then taken back', { status: 202 })
   stop(@Param('job') id: string): Promise<void> {
     return this.jobs.stop(id);
   }

@@ -5,10 +5,11 @@ import { ApiTags } from '@nestjs/swagger';
 import { KINDS, SECTION_OF } from '@dialoga/core';
 import type { Response } from 'express';
 import { DataSource, type EntityManager } from 'typeorm';
-import type { JobStarted } from '../jobs/job.dto.js';
+import { Answers } from '../edge/answers.js';
+import { JobStarted } from '../jobs/job.dto.js';
 import { bodiesOf } from '../database/stored-project.js';
 import { projectTable } from '../database/tables.js';
-import { DemoDto, NameDto, type ProjectSummary } from './project.dto.js';
+import { DemoDto, NameDto, ProjectSummary, RenameDto } from './project.dto.js';
 import { ProjectsService } from './projects.service.js';
 
 @ApiTags('projects')
@@ -20,46 +21,55 @@ export class ProjectsController {
   ) {}
 
   @Get()
+  @Answers('All projects, the one changed last first', { gives: [ProjectSummary] })
   list(): Promise<ProjectSummary[]> {
     return this.projects.list();
   }
 
   @Post()
+  @Answers('An empty project', { gives: ProjectSummary, status: 201, refuses: [400] })
   create(@Body() { name }: NameDto): Promise<ProjectSummary> {
     return this.projects.create(name);
   }
 
   @Post('demo')
+  @Answers('A fresh copy of the demo', { gives: ProjectSummary, status: 201, refuses: [400] })
   demo(@Body() { demo }: DemoDto): Promise<ProjectSummary> {
     return this.projects.fromDemo(demo);
   }
 
-  /** Starts making a copy under the name given. */
   @Post(':project/copies')
   @HttpCode(202)
+  @Answers('Starts making a copy under this name', { gives: JobStarted, status: 202, refuses: [400, 404] })
   async copy(@Param('project') id: string, @Body() { name }: NameDto): Promise<JobStarted> {
     return { job: await this.projects.copy(id, name) };
   }
 
   @Patch(':project')
-  rename(@Param('project') id: string, @Body() { name }: NameDto): Promise<ProjectSummary> {
-    return this.projects.rename(id, name);
+  @Answers('Renames it: a revision like any other', { gives: ProjectSummary, refuses: [400, 404] })
+  rename(@Param('project') id: string, @Body() { name, author }: RenameDto): Promise<ProjectSummary> {
+    return this.projects.rename(id, name, author?.trim() || null);
   }
 
-  /** Deletes a project; the body holds its name as typed. */
   @Delete(':project')
   @HttpCode(204)
+  @Answers('Deletes it for good; the body holds its name as typed', { status: 204, refuses: [400, 404] })
   remove(@Param('project') id: string, @Body() { name }: NameDto): Promise<void> {
     return this.projects.remove(id, name);
   }
 
   @Get(':project/tally')
+  @Answers('Counts its findings where they are not counted yet', { gives: ProjectSummary, refuses: [404] })
   tally(@Param('project') id: string): Promise<ProjectSummary> {
     return this.projects.tally(id);
   }
 
-  /** The whole project at its newest revision: the stored texts as they are, page by page. */
+  /** The stored texts as they are, page by page. */
   @Get(':project')
+  @Answers('The whole project at its newest revision', {
+    gives: 'the sections of a project file, and `revision`',
+    refuses: [404],
+  })
   async open(@Param('project') id: string, @Res() response: Response): Promise<void> {
     await this.projects.get(id);
     response.type('application/json');

@@ -84,11 +84,11 @@ export class ProjectsService {
     return summary(await this.get(id));
   }
 
-  async rename(id: string, name: string): Promise<ProjectSummary> {
+  async rename(id: string, name: string, author: string | null): Promise<ProjectSummary> {
     const row = await this.get(id);
     const info = { id: PROJECT_ID, name: row.name };
     const change = set('project', info, ['name'], name.trim());
-    await this.changes.commit(id, { id: newId(), label: 'Rename project', changes: [change] });
+    await this.changes.commit(id, { id: newId(), label: 'Rename project', changes: [change] }, author);
     return summary(await this.get(id));
   }
 

@@ -1,16 +1,18 @@
 import { Controller, Get, Param, ParseIntPipe, Query, Res } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import { KINDS, SECTION_OF } from '@dialoga/core';
 import type { Response } from 'express';
-import { RevisionsService, type RevisionView } from './revisions.service.js';
+import { Answers } from '../edge/answers.js';
+import { RevisionsService, RevisionView } from './revisions.service.js';
 
 @ApiTags('revisions')
 @Controller('api/projects/:project/revisions')
 export class RevisionsController {
   constructor(private readonly revisions: RevisionsService) {}
 
-  /** What was changed, newest first; `before` continues the list. */
   @Get()
+  @ApiQuery({ name: 'before', type: Number, required: false, description: 'continues the list' })
+  @Answers('What was changed, newest first', { gives: [RevisionView], refuses: [400] })
   list(
     @Param('project') project: string,
     @Query('before', new ParseIntPipe({ optional: true })) before?: number,
@@ -18,8 +20,11 @@ export class RevisionsController {
     return this.revisions.list(project, before ?? 2 ** 31 - 1);
   }
 
-  /** The whole project as it was at a revision. */
   @Get(':revision')
+  @Answers('The whole project as it was at a revision', {
+    gives: 'the sections of a project file, and `revision`',
+    refuses: [404],
+  })
   async at(
     @Param('project') id: string,
     @Param('revision', ParseIntPipe) revision: number,

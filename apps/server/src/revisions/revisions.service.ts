@@ -1,16 +1,18 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import { apply, invert, Project } from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
+import { ApiProperty } from '@nestjs/swagger';
 import { DataSource, type EntityManager } from 'typeorm';
 import { readJournal, type JournalEntry } from '../database/journal.js';
 import { loadProject } from '../database/stored-project.js';
 import { journalTable, projectTable } from '../database/tables.js';
 
 /** A revision as the history lists it. */
-export interface RevisionView {
-  revision: number;
-  made: Date;
-  label: string;
+export class RevisionView {
+  @ApiProperty() revision!: number;
+  @ApiProperty() made!: Date;
+  @ApiProperty({ type: String, nullable: true }) author!: string | null;
+  @ApiProperty() label!: string;
 }
 
 @Injectable()
@@ -26,7 +28,7 @@ export class RevisionsService {
       .orderBy('j.revision', 'DESC')
       .take(most)
       .getMany();
-    return rows.map(({ revision, made, label }) => ({ revision, made, label }));
+    return rows.map(({ revision, made, author, label }) => ({ revision, made, author, label }));
   }
 
   /** The project as it was at a revision: from the tables backwards or from a baseline forwards, whichever is less. */

@@ -7,6 +7,7 @@ import { createConnection } from 'mysql2/promise';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import type { ChangeSet } from '@dialoga/core';
+import type { Config } from '../config.js';
 import { createApp } from '../create-app.js';
 import type { JobStarted, JobView } from '../jobs/job.dto.js';
 import type { ProjectSummary } from '../projects/project.dto.js';
@@ -20,7 +21,7 @@ export interface TestServer {
 }
 
 /** The real server over a database of its own, which goes with it; or a further process over the same database. */
-export async function testServer(beside?: TestServer): Promise<TestServer> {
+export async function testServer(beside?: TestServer, config: Partial<Config> = {}): Promise<TestServer> {
   const { databaseUrl, drop } = beside
     ? { databaseUrl: beside.databaseUrl, drop: async () => undefined }
     : await ownDatabase();
@@ -31,6 +32,8 @@ export async function testServer(beside?: TestServer): Promise<TestServer> {
     webFolder: null,
     demoFolder: join(__dirname, '../../../../demo'),
     logLevel: 'silent',
+    requestsAMinute: 1_000_000,
+    ...config,
   });
   await app.init();
   return {
