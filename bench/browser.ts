@@ -140,7 +140,7 @@ async function largeRows(page: Page, server: Server, id: string): Promise<Row[]>
       met: longest <= LONGEST_TASK_MS,
     },
     {
-      work: `another register order in a profile of 100 stations: ${profile.findings} findings come in slices, the page’s longest task`,
+      work: `another register order in a profile of 100 stations: ${profile.findings} findings come in slices, the page’s longest task (of three times, the middle one)`,
       figure: `${inWords(profile.longest)}; all there after ${(profile.ms / 1000).toFixed(1)} s`,
       aim: `none over ${LONGEST_TASK_MS} ms`,
       met: profile.longest <= LONGEST_TASK_MS,
@@ -255,8 +255,18 @@ async function findTime(page: Page): Promise<number> {
 
 const inWords = (longest: number) => (longest === 0 ? `none over ${LONGEST_TASK_MS} ms` : `${longest.toFixed(0)} ms`);
 
-/** Has the page note its longest task from here on, as the browser counts them: those over 50 ms. */
+/**
+ * Has the page note its longest task from here on, as the browser counts them: those over 50 ms. What went before is
+ * done first: a task is told of after it has ended, and would count for what comes now.
+ */
 async function noteLongTasks(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(
+    () =>
+      new Promise<void>((idle) => {
+        const next = (then: () => void) => requestIdleCallback(then, { timeout: 1000 });
+        next(() => next(() => idle()));
+      }),
+  );
   await page.evaluate(() => {
     const store = window as unknown as { longest: number; noting?: PerformanceObserver };
     store.longest = 0;
@@ -268,14 +278,24 @@ async function noteLongTasks(page: Page): Promise<() => Promise<number>> {
   return () => page.evaluate(() => (window as unknown as { longest: number }).longest);
 }
 
-/** Somebody else turns the register order of a profile that half of the stations have; and back, for what comes after. */
+/** Somebody else turns the register order of a profile that half of the stations have, and back: three times, the middle one. */
 async function profileEdit(page: Page, server: Server, id: string) {
+  const all: Awaited<ReturnType<typeof turnOnce>>[] = [];
+  for (let i = 0; i < 3; i++) all.push(await turnOnce(page, server, id, i));
+  return all.sort((a, b) => a.longest - b.longest)[1]!;
+}
+
+async function turnOnce(page: Page, server: Server, id: string, time: number) {
   const turn = async (before: string, after: string) => {
     const changes = [{ kind: 'profile', id: 'low', path: ['layout', 'registerOrder'], before, after }];
     await fetch(`${server.url}/projects/${id}/changes`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ id: `turn-${after.replace(' ', '-')}`, label: 'Turn the register order', changes }),
+      body: JSON.stringify({
+        id: `turn-${time}-${after.replace(' ', '-')}`,
+        label: 'Turn the register order',
+        changes,
+      }),
     });
   };
   const tally = page.getByRole('link', { name: /^Findings: \d/ });

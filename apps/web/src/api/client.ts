@@ -1,4 +1,5 @@
 import type { ChangeSet, Problem, Refusal } from '@dialoga/core';
+import { currentAuthor } from './author';
 
 /** What the server says of a project in lists. */
 export interface ProjectSummary {
@@ -12,6 +13,7 @@ export interface ProjectSummary {
 /** A revision of the journal. */
 export interface JournalEntry {
   revision: number;
+  author: string | null;
   set: ChangeSet;
 }
 
@@ -19,6 +21,7 @@ export interface JournalEntry {
 export interface RevisionView {
   revision: number;
   made: string;
+  author: string | null;
   label: string;
 }
 
@@ -45,10 +48,10 @@ export class ApiError extends Error {
   }
 }
 
-/** The server does not answer at all. */
+/** Nothing can be asked now: the server does not answer, or its database does not. */
 export class AwayError extends Error {
-  constructor() {
-    super('The server does not answer. It may be stopped, or the network may be down.');
+  constructor(sentence = 'The server does not answer. It may be stopped, or the network may be down.') {
+    super(sentence);
   }
 }
 
@@ -60,14 +63,20 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
     throw new AwayError();
   }
   if (response.ok) return response;
-  if (response.status >= 502 && response.status <= 504) throw new AwayError();
   const body = (await response.json().catch(() => ({}))) as {
     message?: string;
     problems?: Problem[];
     refusal?: Refusal;
   };
+  if (response.status >= 502 && response.status <= 504) throw new AwayError(body.message);
   throw new ApiError(response.status, body.message ?? response.statusText, body.problems, body.refusal ?? null);
 }
+
+/** An edit, and who made it where he named himself. */
+const signed = <T extends object>(body: T): T & { author?: string } => {
+  const author = currentAuthor();
+  return author === '' ? body : { ...body, author };
+};
 
 const json = (method: string, body: unknown): RequestInit => ({
   method,
@@ -83,7 +92,7 @@ export const api = {
   tally: (id: string) => parsed<ProjectSummary>(request(`${at(id)}/tally`)),
   create: (name: string) => parsed<ProjectSummary>(request('/projects', json('POST', { name }))),
   demo: (demo: string) => parsed<ProjectSummary>(request('/projects/demo', json('POST', { demo }))),
-  rename: (id: string, name: string) => parsed<ProjectSummary>(request(at(id), json('PATCH', { name }))),
+  rename: (id: string, name: string) => parsed<ProjectSummary>(request(at(id), json('PATCH', signed({ name })))),
   remove: async (id: string, name: string): Promise<void> => {
     await request(at(id), json('DELETE', { name }));
   },
@@ -109,6 +118,6 @@ export const api = {
   fileAddress: (id: string) => `/api${at(id)}/file`,
   open: async (id: string): Promise<ArrayBuffer> => (await request(at(id))).arrayBuffer(),
   since: (id: string, revision: number) => parsed<JournalEntry[]>(request(`${at(id)}/changes?since=${revision}`)),
-  eventsAddress: (id: string) => `/api${at(id)}/events`,
-  commit: (id: string, set: ChangeSet) => parsed<{ revision: number }>(request(`${at(id)}/changes`, json('POST', set))),
+  commit: (id: string, set: ChangeSet) =>
+    parsed<{ revision: number }>(request(`${at(id)}/changes`, json('POST', signed(set)))),
 };

@@ -3,7 +3,6 @@ import {
   BINDINGS,
   CARRIED,
   childrenOf,
-  dropWithDependents,
   editExchange,
   inOrder,
   linePassOf,
@@ -23,8 +22,9 @@ import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
 import { useEdits } from '../stations/use-edits';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 
@@ -53,6 +53,7 @@ const choices = (words: readonly string[]) => words.map((word) => ({ value: word
 /** What concerns the exchange as a whole; for the protocol `other` everything that a protocol says. */
 export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const project = useStateOf((s) => s.project.project)!;
   const ends = childrenOf(project, 'end', exchange.id);
   const name = (station: string) => project.get('station', station)?.name ?? station;
@@ -141,11 +142,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
         ends.map((end) => (
           <TextButton
             key={end.id}
-            onPress={() =>
-              commit(`${exchange.name} without ${name(end.station)}`, [
-                { changes: dropWithDependents(project, 'end', end.id), problem: null },
-              ])
-            }
+            onPress={() => dispatch(drop(`${exchange.name} without ${name(end.station)}`, 'end', end.id))}
           >
             without {name(end.station)}
           </TextButton>

@@ -1,6 +1,5 @@
 import {
   childrenOf,
-  dropWithDependents,
   editExchange,
   inOrder,
   EXCHANGE_KINDS,
@@ -19,8 +18,9 @@ import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { Counts } from '../marks/counts';
 import { VerdictMark } from '../marks/verdict-mark';
 import { useEdits } from '../stations/use-edits';
+import { drop } from '../store/dropping';
 import { useChecked, useCounting } from '../store/checked';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, Empty, PageTitle } from '../theme/parts';
 import { NewExchange } from './new-exchange';
 import { cadenceWords } from './words';
@@ -50,6 +50,7 @@ export function ExchangesPage() {
   const { lanes } = useChecked();
   const findings = useCounting();
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const [beginning, setBeginning] = useState(false);
 
   // What changes with the project only: the rows below are made anew with every change of a verdict.
@@ -65,7 +66,7 @@ export function ExchangesPage() {
   const rows = useMemo((): GridRow[] => {
     const byExchange = grouped(findings, (f) => [f.about.id]);
     return exchanges.map(({ exchange, lanes: ids, names }) => {
-      const verdicts = ids.map((id) => lanes[id]?.verdict ?? 'unchecked');
+      const verdicts = ids.map((id) => lanes.get(id)?.verdict ?? 'unchecked');
       const own = byExchange.get(exchange.id) ?? [];
       const tally = tallyOf(own);
       return {
@@ -157,8 +158,7 @@ export function ExchangesPage() {
           onCursor={link.onCursor}
           onKey={(event, at) => {
             if (event.key !== 'Delete' || !event.ctrlKey) return false;
-            const changes = dropWithDependents(project, 'exchange', at.row);
-            commit(`Delete exchange, with ${changes.length - 1} parts`, [{ changes, problem: null }]);
+            dispatch(drop(`Delete ${project.get('exchange', at.row)?.name ?? 'exchange'}`, 'exchange', at.row));
             return true;
           }}
         />

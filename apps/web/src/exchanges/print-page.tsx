@@ -181,7 +181,7 @@ export function PrintPage() {
               <td>{row.number}</td>
               <Page cells={row.left} />
               <td className="difference">
-                <Difference row={row} lane={lanes[row.lane]} />
+                <Difference row={row} lane={lanes.get(row.lane)} />
               </td>
               <Page cells={row.right} />
             </tr>

@@ -1,7 +1,6 @@
 import {
   addEnd,
   childrenOf,
-  dropWithDependents,
   editTold,
   inOrder,
   protocolOf,
@@ -18,8 +17,9 @@ import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { useEdits } from '../stations/use-edits';
 import { ExchangeSettings } from './exchange-settings';
@@ -43,6 +43,7 @@ export function ServicePage() {
   const { exchange: id = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const [settings, setSettings] = useState(false);
   const link = useGridLink(SHOWN);
   const exchange = project.get('exchange', id)!;
@@ -116,8 +117,7 @@ export function ServicePage() {
         onKey={(event, at) => {
           const other = at.row.split(' ')[1];
           if (event.key !== 'Delete' || !event.ctrlKey || !other || ends.length < 3) return false;
-          const changes = dropWithDependents(project, 'end', other);
-          commit(`${exchange.name}: one station less`, [{ changes, problem: null }]);
+          dispatch(drop(`${exchange.name}: one station less`, 'end', other));
           return true;
         }}
       />

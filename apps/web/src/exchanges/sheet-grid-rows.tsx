@@ -17,6 +17,7 @@ import {
   type SecondLineColumn,
   type SheetColumn,
   type SheetRow,
+  type Table,
 } from '@dialoga/core';
 import { grouped } from '../findings/grouped';
 import { Says } from '../findings/says';
@@ -37,7 +38,7 @@ export interface SheetState {
   left: End;
   right: End;
   open: ReadonlySet<string>;
-  lanes: Readonly<Record<string, LaneResult>>;
+  lanes: Table<LaneResult>;
   findings: readonly Finding[];
   toggle: (lane: string) => void;
   fix: (finding: Finding) => void;
@@ -60,19 +61,20 @@ export function sheetGridRows(state: SheetState): GridRow[] {
   const { project, exchange, left, right, open } = state;
   const byLane = grouped(state.findings, (f) => (f.lane ? [f.lane] : []));
   const wrong = wrongCells(state.findings);
-  const touched = new Set(state.findings.flatMap((f) => f.cells.map((cell) => cell.id)));
+  const touching = grouped(state.findings, (f) => [...new Set(f.cells.map((cell) => cell.id))]);
   const rows: GridRow[] = [];
   for (const one of sheetLanes(project, exchange, left, right)) {
     const [a, b] = one.claims;
     const ids = { left: a?.id, right: b?.id };
     const opened = open.has(one.lane.id);
     const findings = byLane.get(one.lane.id) ?? [];
-    // Of hundreds of lanes all but a few are as they were: where nothing is found of them, their rows are kept.
-    const plain = findings.length === 0 && !touched.has(a?.id ?? '') && !touched.has(b?.id ?? '');
-    const from = [...one.from, opened, state.lanes[one.lane.id], state.toggle];
-    const known = plain ? kept.get(one.lane) : undefined;
+    // Of hundreds of lanes all but a few are as they were: their rows are kept. A fix may rest on anything in the project.
+    const found = [findings, touching.get(a?.id ?? '') ?? [], touching.get(b?.id ?? '') ?? []].flat();
+    const rests = found.length === 0 ? [] : [project, ...found];
+    const from = [...one.from, opened, state.lanes.get(one.lane.id), state.toggle, ...rests];
+    const known = kept.get(one.lane);
     const made = known && same(known.from, from) ? known.rows : rowsOfLane(state, one, opened, findings, ids, wrong);
-    if (plain) kept.set(one.lane, { from, rows: made });
+    kept.set(one.lane, { from, rows: made });
     for (const row of made) rows.push(row);
   }
   rows.push(blankRow('newlane', 'new lane', 'new', 26));
@@ -168,7 +170,7 @@ function laneRow(
   ids: ClaimIds,
   wrong: Set<string>,
 ): GridRow {
-  const result = state.lanes[row.lane];
+  const result = state.lanes.get(row.lane);
   const opened = state.open.has(row.lane);
   const worst = findings[0];
   const verdict = result?.verdict ?? 'unchecked';
@@ -250,7 +252,7 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
 
 function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
   const key = row.key!;
-  const result = state.lanes[row.lane];
+  const result = state.lanes.get(row.lane);
   const words = result?.differing[key];
   const compared = result && result.verdict !== 'unchecked';
   const spot: SheetColumn = words === 'cut off' ? 'length' : words === 'another place' ? 'address' : 'type';

@@ -2,14 +2,11 @@ import {
   addressAfter,
   childrenOf,
   dropItem,
-  dropWithDependents,
   editSheet,
   fillLanes,
   fillValues,
-  formatBits,
   laneName,
   lanesMade,
-  pageTotals,
   pasteItems,
   pasteLanes,
   protocolOf,
@@ -29,6 +26,7 @@ import { NothingHere } from '../frame/nothing-here';
 import type { ClipboardBlock } from '../grid/clipboard-block';
 import { Grid } from '../grid/grid';
 import type { CellAt, CellEdit, GoTo } from '../grid/types';
+import { drop } from '../store/dropping';
 import { useChecked, useCounting } from '../store/checked';
 import { edit } from '../store/editing';
 import { newId } from '../store/new-id';
@@ -56,7 +54,8 @@ import {
 } from './sheet-grid-rows';
 import { gridPlace, laneOfCell, linkAt } from './sheet-places';
 import { ShiftDialog } from './shift-dialog';
-import { Heads, Title, Totals } from './sheet-styles';
+import { Heads, Title } from './sheet-styles';
+import { SheetTotals } from './sheet-totals';
 import { useSheetAddress } from './use-sheet-address';
 import { cadenceWords } from './words';
 
@@ -388,31 +387,14 @@ export function SheetPage() {
           if (event.key !== 'Delete' || !event.ctrlKey) return false;
           const entity = project.get('lane', lane);
           if (kind === 'item' && key && entity) dispatch(edit('Delete value', dropItem(project, entity, key)));
-          else if (entity) dispatch(edit('Delete lane', dropWithDependents(project, 'lane', lane)));
+          else if (entity) dispatch(drop('Delete lane', 'lane', lane));
           return true;
         }}
       />
-      <Totals>
-        {[left, right].map((end) => {
-          const totals = pageTotals(project, end);
-          return (
-            <span key={end.id}>
-              writes {both(totals.writes)}, reads {both(totals.reads)}
-              {totals.nextFree && (
-                <>
-                  ; next free <code>{totals.nextFree}</code>
-                </>
-              )}
-            </span>
-          );
-        })}
-      </Totals>
+      <SheetTotals left={left.id} right={right.id} />
     </>
   );
 }
-
-/** In words and in bytes. */
-const both = (bits: number): string => (bits === 0 ? 'nothing' : `${formatBits(bits, 16)} (${formatBits(bits, 8)})`);
 
 const toggled = (known: ReadonlySet<string>, lane: string): ReadonlySet<string> =>
   new Set(known.has(lane) ? [...known].filter((l) => l !== lane) : [...known, lane]);

@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CheckEngine, childrenOf, ruleOf, SHEET_COLUMNS, type Cell, type Finding, type Project } from '@dialoga/core';
+import {
+  CheckEngine,
+  childrenOf,
+  ruleOf,
+  SHEET_COLUMNS,
+  Table,
+  type Cell,
+  type Finding,
+  type Project,
+} from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
 import { linkToCell } from '../findings/link';
 import { pasteWords } from './paste-words';
@@ -19,7 +28,7 @@ const rows = (open: string[] = []) =>
     left: left!,
     right: right!,
     open: new Set(open),
-    lanes: Object.fromEntries(engine.laneResults),
+    lanes: Table.from(engine.laneResults),
     findings: [...engine.findings.values()],
     toggle: () => undefined,
     fix: () => undefined,

@@ -1,6 +1,7 @@
 import { newAcceptance, restsOn, type Finding } from '@dialoga/core';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { currentAuthor, nameAuthor } from '../api/author';
 import { edit } from '../store/editing';
 import { newId } from '../store/new-id';
 import { projectSlice } from '../store/project-slice';
@@ -27,13 +28,14 @@ const Form = styled.form`
 export function AcceptForm({ finding }: { finding: Finding }) {
   const dispatch = useAppDispatch();
   const [reason, setReason] = useState('');
-  const [name, setName] = useState('');
+  const [name, setName] = useState(currentAuthor);
   function accept() {
     if (reason.trim() === '' || name.trim() === '') {
       const lacks = reason.trim() === '' ? 'a reason' : 'the name of who accepts it';
       dispatch(projectSlice.actions.noticed(`An acceptance needs ${lacks}; nothing was stored.`));
       return;
     }
+    if (currentAuthor() === '') nameAuthor(name);
     const word = { reason: reason.trim(), name: name.trim(), at: new Date().toISOString() };
     const order = Math.floor(Date.now() / 1000);
     const acceptance = newAcceptance(newId(), order, finding.key, restsOn(finding), word);

@@ -47,7 +47,7 @@ type Grouping = 'subject' | 'rule';
 export function FindingsPage() {
   const { byKey, accepted, ready } = useChecked();
   const all = useCounting();
-  const settled = Object.values(accepted).flatMap((a) => (a.lapsed ? [] : (byKey[a.acceptance.finding] ?? [])));
+  const settled = Object.values(accepted).flatMap((a) => (a.lapsed ? [] : (byKey.get(a.acceptance.finding) ?? [])));
   const [grouping, setGrouping] = useState<Grouping>('subject');
   const [only, setOnly] = useState<Severity | 'accepted' | null>(null);
   const tally = tallyOf(all);

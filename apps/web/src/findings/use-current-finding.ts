@@ -1,5 +1,5 @@
 import type { Finding, Fix, Project } from '@dialoga/core';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { letGoOfFocus } from '../frame/focus';
 import { findingsSlice } from '../store/findings-slice';
@@ -27,7 +27,7 @@ const projectAtHand = (): Thunk<Project | null> => (_, getState) => getState().p
 
 /** The ready fixes of a finding, the proposed one first. */
 export function useFixes(finding: Finding | undefined): Fix[] {
-  const project = useStateOf((s) => s.project.project);
+  const project = useDeferredValue(useStateOf((s) => s.project.project));
   return useMemo(() => (finding && project ? fixesOf(finding, project) : []), [finding, project]);
 }
 
@@ -46,6 +46,6 @@ function findingBeside(by: 1 | -1): Thunk<Finding | null> {
     const { byKey, order, current } = getState().findings;
     const index = current === null ? -1 : order.indexOf(current);
     const next = index < 0 ? (by === 1 ? 0 : order.length - 1) : (index + by + order.length) % order.length;
-    return byKey[order[next] ?? ''] ?? null;
+    return byKey.get(order[next] ?? '') ?? null;
   };
 }

@@ -1,8 +1,8 @@
-import type { Finding, Kind } from '@dialoga/core';
+import type { Finding, Kind, Table } from '@dialoga/core';
 import { useCallback } from 'react';
 import { useChecked } from '../store/checked';
 
-type Findings = Readonly<Record<string, Finding>>;
+type Findings = Table<Finding>;
 
 /** The cells that findings name, by kind; worked out once for all who ask about the same findings. */
 const named = new WeakMap<Findings, Map<Kind, ReadonlySet<string>>>();
@@ -13,8 +13,8 @@ function cellsNamed(findings: Findings, kind: Kind): ReadonlySet<string> {
   let cells = byKind.get(kind);
   if (cells) return cells;
   const found = new Set<string>();
-  for (const key in findings) {
-    for (const cell of findings[key]!.cells) if (cell.kind === kind) found.add([cell.id, ...cell.path].join(':'));
+  for (const finding of findings.values()) {
+    for (const cell of finding.cells) if (cell.kind === kind) found.add([cell.id, ...cell.path].join(':'));
   }
   byKind.set(kind, (cells = found));
   return cells;

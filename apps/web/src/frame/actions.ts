@@ -1,9 +1,10 @@
 import { inOrder } from '@dialoga/core';
+import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { askPath } from '../routes/ask-path';
 import { placeOf } from '../store/place';
 import { redo, undo } from '../store/editing';
-import { useAppDispatch, useStateOf } from '../store/store';
+import { useAppDispatch, type State } from '../store/store';
 import { chooseTheme, currentTheme } from '../theme/theme';
 import { showKeys } from './keys-dialog';
 
@@ -58,8 +59,9 @@ const MOST_ROUTES = 5;
 export function useRoutesTo(): (asked: string) => Action[] {
   const { project: address = '' } = useParams();
   const navigate = useNavigate();
-  const project = useStateOf((s) => s.project.project);
+  const store = useStore<State>();
   return (asked) => {
+    const { project } = store.getState().project;
     const [, wanted = ''] = /^route\s+(?:to\s+)?(.+)$/.exec(asked) ?? [];
     if (wanted === '' || !project) return [];
     return inOrder(project, 'station')

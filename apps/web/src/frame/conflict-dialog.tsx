@@ -1,6 +1,6 @@
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Json } from '@dialoga/core';
+import { isGone, withPutBack, withStoredBefore, type Json } from '@dialoga/core';
 import { canKeepBoth, settle } from '../store/rebasing';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Overlay, Panel } from './overlay';
@@ -38,19 +38,21 @@ export function ConflictDialog() {
   const dispatch = useAppDispatch();
   const [asked] = aside;
   if (!asked?.refusal || !project) return null;
-  const { refusal, set } = asked;
+  const { refusal, set, met } = asked;
   const mine = 'change' in refusal ? refusal.change : null;
   const replaceable = refusal.code === 'conflict';
+  const droppable = refusal.code === 'depended upon' && withStoredBefore(project, set, set.id) !== null;
+  const restorable = isGone(refusal) && met !== undefined && withPutBack(project, set, met.set, set.id) !== null;
   const behind = aside.length - 1;
   return (
     <Overlay isOpen>
       <Panel>
         <Dialog role="alertdialog" key={set.id}>
           <Heading slot="title" level={2}>
-            Changed by somebody else meanwhile
+            Changed by {met?.author ?? 'somebody else'} meanwhile
           </Heading>
           <p>
-            Your edit “{set.label}” meets another one. {refusal.sentence}.
+            Your edit “{set.label}” meets {met ? `“${met.set.label}”` : 'another one'}. {refusal.sentence}.
           </p>
           {mine && (
             <Values>
@@ -70,6 +72,10 @@ export function ConflictDialog() {
               {replaceable ? 'Keep what is stored' : 'Leave mine out'}
             </BoxButton>
             {replaceable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Store mine</BoxButton>}
+            {droppable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Delete that, too</BoxButton>}
+            {restorable && (
+              <BoxButton onPress={() => void dispatch(settle('put back'))}>Put it back, and store mine</BoxButton>
+            )}
             {canKeepBoth(project, set, refusal) && (
               <BoxButton onPress={() => void dispatch(settle('both'))}>Keep both</BoxButton>
             )}

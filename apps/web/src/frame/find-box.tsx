@@ -88,11 +88,12 @@ export function FindBox() {
   const { project: projectId = '' } = useParams();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
-  const project = useStateOf((s) => s.project.project);
   const ready = useStateOf((s) => s.findings.ready);
   const actions = useActions();
   const routesTo = useRoutesTo();
   const [query, setQuery] = useState('');
+  // While nothing is asked, an edit is nothing to it.
+  const project = useStateOf((s) => (query === '' ? null : s.project.project));
   const [hits, setHits] = useState<{ of: string; list: Hit[] }>({ of: '', list: [] });
   // What Enter was pressed on before its hits had come: they are taken when they come.
   const awaited = useRef<string | null>(null);

@@ -1,5 +1,5 @@
 import { textOf, type Finding } from '@dialoga/core';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
 import styled, { css } from 'styled-components';
 import { usePinned } from '../findings/pinned';
 import { useFindingActions, useFixes, useGoThrough } from '../findings/use-current-finding';
@@ -62,13 +62,15 @@ const KeyHint = styled.span`
 /** At the foot of every screen: one finding, and the keys to show it, fix it and go to the next. */
 export function FindingLine() {
   const { byKey, order, current, ready } = useStateOf((s) => s.findings);
+  const status = useStateOf((s) => s.project.status);
   const { fix } = useFindingActions();
   const go = useGoThrough();
   const { possible, pinned, pin } = usePinned();
   const [explaining, setExplaining] = useState(false);
-  const finding = byKey[current ?? order[0] ?? ''];
+  const finding = byKey.get(current ?? order[0] ?? '');
   const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
-  const [first] = useFixes(finding);
+  // What would mend it is worked out once the rest is drawn.
+  const [first] = useFixes(useDeferredValue(finding));
 
   useKeys((event) => {
     const explains = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'i';
@@ -85,9 +87,8 @@ export function FindingLine() {
   });
 
   if (!finding) {
-    return (
-      <Line aria-label="Findings">{ready ? 'No findings: nothing that was checked disagrees.' : 'Checking …'}</Line>
-    );
+    const waits = status === 'loading' || status === 'ready' ? 'Checking …' : 'Nothing is checked: no project is open.';
+    return <Line aria-label="Findings">{ready ? 'No findings: nothing that was checked disagrees.' : waits}</Line>;
   }
   return (
     <Line aria-label="Findings">

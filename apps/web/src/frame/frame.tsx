@@ -11,12 +11,14 @@ import { send } from '../store/sending';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Empty } from '../theme/parts';
 import { ConflictDialog } from './conflict-dialog';
+import { DropDialog } from './drop-dialog';
 import { FindingLine } from './finding-line';
 import { KeysDialog } from './keys-dialog';
 import { useKeys } from './keys';
 import { Notice } from './notice';
 import { NothingHere } from './nothing-here';
 import { PastLine } from './past-line';
+import { ServerAway } from './server-away';
 import { TopBar } from './top-bar';
 import { useDeadLink } from './use-dead-link';
 import { useEvents } from './use-events';
@@ -115,6 +117,7 @@ export function Frame() {
               <h1>Opening the project …</h1>
             </Empty>
           )}
+          {status === 'waiting' && <ServerAway project={id} what={error ?? ''} />}
           {status === 'failed' && <NothingHere what={error ?? 'The project cannot be opened.'} />}
           {status === 'ready' && <Outlet />}
         </Main>
@@ -123,6 +126,7 @@ export function Frame() {
       <Notice />
       <FindingLine />
       <ConflictDialog />
+      <DropDialog />
       <KeysDialog />
     </Screen>
   );

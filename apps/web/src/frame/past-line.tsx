@@ -35,7 +35,12 @@ export function PastLine() {
     };
   }, [id, past]);
   if (id === null || past === null) return null;
-  const words = past === 0 ? 'as it began' : view ? `${view.label}, ${formatWhen(view.made)}` : '';
+  const words =
+    past === 0
+      ? 'as it began'
+      : view
+        ? [view.label, view.author, formatWhen(view.made)].filter(Boolean).join(', ')
+        : '';
   return (
     <Line>
       <span>

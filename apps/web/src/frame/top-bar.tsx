@@ -166,11 +166,15 @@ const ThemeButton = memo(function ThemeButton() {
 
 const TallyOfAll = memo(function TallyOfAll({ id }: { id: string }) {
   const ready = useStateOf((s) => s.findings.ready);
+  const open = useStateOf((s) => s.project.status === 'loading' || s.project.status === 'ready');
   const tally = tallyOf(useCounting());
   const words = `${tally.blocker} Blockers, ${tally.doubt} Doubts, ${tally.hint} Hints`;
   return (
-    <TallyLink to={`/p/${id}/findings`} aria-label={ready ? `Findings: ${words}` : 'Findings: checking'}>
-      {ready ? <Counts tally={tally} all /> : 'checking …'}
+    <TallyLink
+      to={`/p/${id}/findings`}
+      aria-label={ready ? `Findings: ${words}` : open ? 'Findings: checking' : 'Findings: not known'}
+    >
+      {ready ? <Counts tally={tally} all /> : open ? 'checking …' : '–'}
     </TallyLink>
   );
 });

@@ -1,17 +1,14 @@
 import { useEffect } from 'react';
-import { api } from '../api/client';
+import { followProject } from '../events/follow-project';
 import { catchUp } from '../store/following';
 import { useAppDispatch, useStateOf } from '../store/store';
 
-/** Follows the project's stream of revisions while it is open; a stream that broke is taken up again by the browser. */
+/** Takes in what others store while the project is open. */
 export function useEvents(): void {
   const dispatch = useAppDispatch();
   const { id, past, status } = useStateOf((s) => s.project);
   const following = status === 'ready' && past === null ? id : null;
   useEffect(() => {
-    if (following === null) return;
-    const stream = new EventSource(api.eventsAddress(following));
-    stream.onmessage = () => void dispatch(catchUp());
-    return () => stream.close();
+    if (following !== null) return followProject(following, () => void dispatch(catchUp()));
   }, [following, dispatch]);
 }

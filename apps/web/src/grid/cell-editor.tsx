@@ -1,18 +1,23 @@
-import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { Editor } from './styles';
 
 interface Props {
   text: string;
   options?: readonly string[];
   label: string;
-  onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => void;
+  /** false: the text was refused, and stays here to be put right */
+  onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => boolean;
   onCancel: () => void;
 }
 
-/** The input that stands in a cell while it is edited. Enter and Tab commit and go on, Escape leaves it as it was. */
+/**
+ * The input that stands in a cell while it is edited. Enter and Tab commit and go on, Escape leaves the cell as it was.
+ * A text that is refused stays, so that nothing has to be typed again.
+ */
 export function CellEditor({ text, options, label, onDone, onCancel }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const done = useRef(false);
+  const [refused, setRefused] = useState(false);
   const listId = useId();
 
   useEffect(() => {
@@ -23,7 +28,9 @@ export function CellEditor({ text, options, label, onDone, onCancel }: Props) {
   const finish = (then: 'down' | 'right' | 'left' | 'stay') => {
     if (done.current || !input.current) return;
     done.current = true;
-    onDone(input.current.value, then);
+    if (onDone(input.current.value, then)) return;
+    done.current = false;
+    setRefused(true);
   };
 
   function onKeyDown(event: KeyboardEvent) {
@@ -43,6 +50,7 @@ export function CellEditor({ text, options, label, onDone, onCancel }: Props) {
       <Editor
         ref={input}
         aria-label={label}
+        aria-invalid={refused || undefined}
         defaultValue={text}
         list={options ? listId : undefined}
         onKeyDown={onKeyDown}

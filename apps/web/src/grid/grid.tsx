@@ -13,6 +13,7 @@ import {
 } from 'react';
 import { seriesName } from '@dialoga/core';
 import { focusIsFree, typingInFrame } from '../frame/focus';
+import { useWasTaken } from '../store/was-taken';
 import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';
 import { CellEditor } from './cell-editor';
@@ -50,6 +51,9 @@ interface Editing {
 /** px of the window from which all columns are in sight */
 const NARROW = 900;
 
+/** After an edit the address bar follows the cursor so much later: first the verdict is drawn. */
+const AFTER_EDIT_MS = 150;
+
 /** The one table of the product: cursor, selection, typing, copying and pasting by keyboard; rows drawn as they show. */
 export function Grid(props: Props) {
   const { label, columns, rows, onEdit, onPaste, goTo, main, onCursor, onKey, fillText, onFillDown } = props;
@@ -59,6 +63,7 @@ export function Grid(props: Props) {
   const [anchor, setAnchor] = useState<At | null>(null);
   const [editing, setEditing] = useState<Editing | null>(null);
   const [focused, setFocused] = useState(false);
+  const wasTaken = useWasTaken();
   const tabStart = useRef<number | null>(null);
   const dragging = useRef(false);
   const rowAtCursor = useRef<string | null>(null);
@@ -74,16 +79,27 @@ export function Grid(props: Props) {
   });
   useLayoutEffect(() => virtual.measure(), [rows, virtual]);
 
+  const latest = useRef(onCursor);
+  const naming = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    latest.current = onCursor;
+  });
+  useEffect(() => () => clearTimeout(naming.current), []);
+
   const place = useCallback(
-    (at: At, extend = false) => {
+    (at: At, extend = false, tellAfter = 0) => {
       setAnchor((known) => (extend ? (known ?? cursor) : null));
       setCursor(at);
       rowAtCursor.current = rows[at.row]?.id ?? null;
       virtual.scrollToIndex(at.row, { align: 'auto' });
       const row = rows[at.row];
-      if (row && !extend) onCursor?.({ row: row.id, column: at.column });
+      if (!row || extend) return;
+      clearTimeout(naming.current);
+      const tell = () => latest.current?.({ row: row.id, column: at.column });
+      if (tellAfter > 0) naming.current = setTimeout(tell, tellAfter);
+      else tell();
     },
-    [cursor, rows, onCursor, virtual],
+    [cursor, rows, virtual],
   );
 
   // The cursor stays with its row when rows come and go above it.
@@ -129,21 +145,25 @@ export function Grid(props: Props) {
     else if (cell?.editable) setEditing({ at, text: text ?? cell.text });
   }
 
-  function commit(text: string, then: 'down' | 'right' | 'left' | 'stay') {
-    if (!editing) return;
+  /** False where the text was refused: then it goes on being edited, but where the focus went elsewhere. */
+  function commit(text: string, then: 'down' | 'right' | 'left' | 'stay'): boolean {
+    if (!editing) return true;
     const { at } = editing;
+    const row = rows[at.row];
+    const changed = row !== undefined && text !== row.cells[at.column]?.text;
+    const taken = !changed || wasTaken(() => onEdit([{ row: row.id, column: at.column, text }]));
+    if (!taken && then !== 'stay') return false;
     setEditing(null);
     frame.current?.focus({ preventScroll: true });
-    const row = rows[at.row];
-    if (row && text !== row.cells[at.column]?.text) onEdit([{ row: row.id, column: at.column, text }]);
     if (then === 'right' || then === 'left') {
       tabStart.current ??= at.column;
-      place(step(rows, at, 0, then === 'right' ? 1 : -1));
+      place(step(rows, at, 0, then === 'right' ? 1 : -1), false, AFTER_EDIT_MS);
     } else if (then === 'down') {
       const back = tabStart.current === null ? at : { row: at.row, column: tabStart.current };
       tabStart.current = null;
-      place(step(rows, back, 1, 0));
+      place(step(rows, back, 1, 0), false, AFTER_EDIT_MS);
     }
+    return true;
   }
 
   function clear() {

@@ -181,4 +181,7 @@ export const Editor = styled.input`
   background: ${colour.sheet};
   font-family: inherit;
   outline: 2px solid ${colour.focus};
+  &[aria-invalid] {
+    outline-color: ${colour.differs};
+  }
 `;

@@ -2,6 +2,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, type RevisionView } from '../api/client';
+import { AuthorField } from './author-field';
 import { restoreRevision } from './restore';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Empty, PageTitle, Section, TextButton } from '../theme/parts';
@@ -21,7 +22,7 @@ const List = styled.ol`
   list-style: none;
   li {
     display: grid;
-    grid-template-columns: 56px 170px minmax(0, 1fr) auto;
+    grid-template-columns: 56px 130px 150px minmax(0, 1fr) auto;
     gap: ${space[5]}px;
     align-items: center;
     min-height: 28px;
@@ -61,10 +62,11 @@ export function HistoryPage() {
     void loadFirst();
   }, [newest]);
 
-  const row = ({ revision, made, label }: RevisionView) => (
+  const row = ({ revision, made, author, label }: RevisionView) => (
     <li key={revision}>
       <code>{revision}</code>
       <span>{made && formatWhen(made)}</span>
+      <span dir="auto">{author}</span>
       <span dir="auto">{label}</span>
       <span>
         <Link to={`/p/${id}@${revision}/exchanges`} aria-label={`Open revision ${revision}`}>
@@ -94,13 +96,14 @@ export function HistoryPage() {
       <PageTitle>
         <h1>History</h1>
         <p>every change, newest first; restoring makes a new revision, which can be undone</p>
+        <AuthorField />
       </PageTitle>
       <Section>
         {problem && <p role="alert">{problem}</p>}
         {list === null && !problem && <Empty role="status">Asking the server …</Empty>}
         <List>
           {list?.map(row)}
-          {list && !more && row({ revision: 0, made: '', label: 'as it began' })}
+          {list && !more && row({ revision: 0, made: '', author: null, label: 'as it began' })}
         </List>
         {more && <TextButton onPress={() => void load(list!.at(-1)!.revision)}>Show earlier ones</TextButton>}
       </Section>

@@ -3,7 +3,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { api, ApiError, type ProjectSummary } from '../api/client';
+import { api, ApiError, AwayError, type ProjectSummary } from '../api/client';
 import { Counts } from '../marks/counts';
 import { BoxButton, Empty, Input, PageTitle, Section, TextButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
@@ -61,6 +61,8 @@ const Problems = styled.div`
   }
 `;
 
+const RETRY_MS = 2000;
+
 const DEMO = 'Kestrel Quay cold store';
 
 /** The demo as it was, where a copy stands that nobody has edited; else a fresh copy. */
@@ -72,7 +74,7 @@ async function openDemo(projects: readonly ProjectSummary[]): Promise<ProjectSum
 export function ProjectsPage() {
   const navigate = useNavigate();
   const [projects, setProjects] = useState<ProjectSummary[] | null>(null);
-  const [problem, setProblem] = useState<{ message: string; lines: string[] } | null>(null);
+  const [problem, setProblem] = useState<{ message: string; lines: string[]; away?: boolean } | null>(null);
   const [loads, setLoads] = useState(0);
   const [name, setName] = useState('');
   const [deleting, setDeleting] = useState<ProjectSummary | null>(null);
@@ -82,7 +84,8 @@ export function ProjectsPage() {
 
   const failed = (error: unknown) => {
     const lines = error instanceof ApiError ? error.problems.slice(0, 20).map(problemSentence) : [];
-    setProblem({ message: error instanceof Error ? error.message : String(error), lines });
+    const away = error instanceof AwayError;
+    setProblem({ message: error instanceof Error ? error.message : String(error), lines, away });
   };
 
   const load = useEffectEvent(() =>
@@ -90,6 +93,7 @@ export function ProjectsPage() {
       .list()
       .then(async (list) => {
         setProjects(list);
+        setProblem((known) => (known?.away ? null : known));
         for (const p of list.filter((x) => x.tally === null)) {
           const counted = await api.tally(p.id);
           setProjects((known) => known?.map((k) => (k.id === counted.id ? counted : k)) ?? null);
@@ -102,6 +106,14 @@ export function ProjectsPage() {
     document.title = 'Projects · Dialoga';
     void load();
   }, [loads]);
+
+  // The list comes by itself once the server answers.
+  const waiting = projects === null && problem?.away === true;
+  useEffect(() => {
+    if (!waiting) return;
+    const timer = setInterval(() => void load(), RETRY_MS);
+    return () => clearInterval(timer);
+  }, [waiting]);
 
   const opened = (summary: Promise<ProjectSummary>) =>
     summary.then((p) => navigate(`/p/${p.id}/exchanges`)).catch(failed);
@@ -117,7 +129,8 @@ export function ProjectsPage() {
         {projects === null && !problem && <Empty role="status">Asking the server …</Empty>}
         {projects?.length === 0 && (
           <Empty>
-            No project yet. Begin one, bring in a project file, or open the demo: a cold store with three faults.
+            No project yet. Begin one, bring in a project file, or open the demo: a cold store whose five suppliers’
+            controls do not quite agree.
           </Empty>
         )}
         <List>

@@ -1,6 +1,5 @@
 import {
   childrenOf,
-  dropWithDependents,
   editHelper,
   orderAfter,
   PRESENCES,
@@ -15,8 +14,9 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { HelperNotes } from './helper-notes';
 import { BoxButton, Section, SectionHead } from '../theme/parts';
 
@@ -36,6 +36,7 @@ const COLUMNS: readonly GridColumn[] = [
 export function HelpersGrid({ route }: { route: Route }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const wrong = useWrongCells('helper');
   const link = useGridLink(SHOWN);
   const helpers = childrenOf(project, 'helper', route.id);
@@ -93,9 +94,7 @@ export function HelpersGrid({ route }: { route: Route }) {
             )
           }
           link={link}
-          onDrop={(id) =>
-            commit('Delete helper object', [{ changes: dropWithDependents(project, 'helper', id), problem: null }])
-          }
+          onDrop={(id) => dispatch(drop('Delete helper object', 'helper', id))}
         />
       )}
       {wanted.map((one) => (

@@ -1,5 +1,4 @@
 import {
-  dropWithDependents,
   editRoute,
   inOrder,
   orderAfter,
@@ -19,8 +18,9 @@ import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { typedPair } from './typed-pair';
 
 const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
@@ -41,6 +41,7 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
   const project = useStateOf((s) => s.project.project)!;
   const navigate = useNavigate();
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const wrong = useWrongCells('route');
   const link = useGridLink(SHOWN);
   const routes = inOrder(project, 'route');
@@ -104,7 +105,7 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
       rows={[...routes.map(rowFor), newRow(COLUMNS.length, 0, 'new route, as A → B')]}
       onEdit={onEdit}
       link={link}
-      onDrop={(id) => commit('Delete route', [{ changes: dropWithDependents(project, 'route', id), problem: null }])}
+      onDrop={(id) => dispatch(drop('Delete route', 'route', id))}
     />
   );
 }

@@ -1,7 +1,6 @@
 import {
   AREA_KINDS,
   childrenOf,
-  dropWithDependents,
   editArea,
   formatSpan,
   memoryOf,
@@ -18,8 +17,9 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
 import { useEdits } from './use-edits';
 
@@ -40,6 +40,7 @@ export function AreasGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('area');
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const areas = childrenOf(project, 'area', station);
   const rowFor = (area: Area) => {
     const memory = memoryOf(project, area.id);
@@ -95,7 +96,7 @@ export function AreasGrid({ station }: { station: string }) {
       rows={[...areas.map(rowFor), newRow(COLUMNS.length, 0, 'new area')]}
       onEdit={onEdit}
       link={link}
-      onDrop={(id) => commit('Delete area', [{ changes: dropWithDependents(project, 'area', id), problem: null }])}
+      onDrop={(id) => dispatch(drop(`Delete ${project.get('area', id)?.name ?? 'area'}`, 'area', id))}
     />
   );
 }

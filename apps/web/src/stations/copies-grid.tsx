@@ -1,7 +1,6 @@
 import {
   childrenOf,
   copyUnit,
-  dropWithDependents,
   editCopy,
   formatBits,
   inOrder,
@@ -14,8 +13,9 @@ import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
 import { useEdits } from './use-edits';
 
@@ -35,6 +35,7 @@ export function CopiesGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('copy');
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const link = useGridLink(SHOWN);
   const copies = childrenOf(project, 'copy', station).filter((c) => c.station === station);
   const stations = inOrder(project, 'station').map((s) => s.name);
@@ -84,7 +85,7 @@ export function CopiesGrid({ station }: { station: string }) {
       rows={[...copies.map(rowFor), newRow(COLUMNS.length, 0, 'new copy')]}
       onEdit={onEdit}
       link={link}
-      onDrop={(id) => commit('Delete copy', [{ changes: dropWithDependents(project, 'copy', id), problem: null }])}
+      onDrop={(id) => dispatch(drop('Delete copy', 'copy', id))}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { readTable, tableOf, unread, type Read, type TextTable } from '@dialoga/core';
+import { encodingOf, readTable, tableOf, textIn, unread, type Read, type TextTable } from '@dialoga/core';
 
 const MOST_BYTES = 50_000_000;
 
@@ -16,20 +16,8 @@ export async function sheetsOf(file: File): Promise<ListSheet[]> {
   }
   const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
   if (head[0] === 0x50 && head[1] === 0x4b) return workbook(file, alone);
-  const bytes = await file.arrayBuffer();
-  return alone(readTable(decoded(bytes)));
-}
-
-/** UTF-8, UTF-16 by its mark, else Windows-1252, as spreadsheets of older offices write. */
-function decoded(bytes: ArrayBuffer): string {
-  const [a, b] = new Uint8Array(bytes.slice(0, 2));
-  if (a === 0xff && b === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
-  if (a === 0xfe && b === 0xff) return new TextDecoder('utf-16be').decode(bytes);
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
-  }
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  return alone(readTable(textIn(bytes, encodingOf(bytes))));
 }
 
 async function workbook(file: File, alone: (table: Read<TextTable>) => ListSheet[]): Promise<ListSheet[]> {

@@ -1,7 +1,6 @@
 import {
   ADDRESS_SOURCES,
   childrenOf,
-  dropWithDependents,
   editPort,
   inOrder,
   furtherText,
@@ -23,8 +22,9 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from './small-grid';
 import { rememberedName } from '../wiring/remembered-name';
 import { useEdits } from './use-edits';
@@ -80,6 +80,7 @@ export function PortsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('port');
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const networks = inOrder(project, 'network').map((n) => n.name);
   const ports = childrenOf(project, 'port', station);
   const workstation = project.get('station', station)?.roles.includes('workstation') ?? false;
@@ -165,7 +166,7 @@ export function PortsGrid({ station }: { station: string }) {
       rows={rows}
       onEdit={onEdit}
       link={link}
-      onDrop={(id) => commit('Delete port', [{ changes: dropWithDependents(project, 'port', id), problem: null }])}
+      onDrop={(id) => dispatch(drop('Delete port', 'port', id))}
     />
   );
 }

@@ -1,7 +1,6 @@
 import {
   addFigure,
   childrenOf,
-  dropWithDependents,
   editProfile,
   FIGURE_FORMS,
   inOrder,
@@ -17,8 +16,9 @@ import { useMemo } from 'react';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import styled from 'styled-components';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour } from '../theme/tokens';
@@ -44,6 +44,7 @@ const Foot = styled(Section)`
 export function ProfilesPage() {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const profiles = useMemo(() => inOrder(project, 'profile'), [project]);
   const blocks = profiles.flatMap(profileBlocks);
   const rows = useMemo(
@@ -88,8 +89,7 @@ export function ProfilesPage() {
         onKey={(event, at) => {
           const profile = project.get('profile', at.row);
           if (!profile || event.key !== 'Delete' || !event.ctrlKey) return false;
-          const changes = dropWithDependents(project, 'profile', profile.id);
-          commit(`Delete the profile ${profile.name}`, [{ changes, problem: null }]);
+          dispatch(drop(`Delete the profile ${profile.name}`, 'profile', profile.id));
           return true;
         }}
       />

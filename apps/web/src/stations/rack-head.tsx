@@ -1,9 +1,10 @@
-import { addZone, dropWithDependents, editRack, type Rack, type RackColumn } from '@dialoga/core';
+import { addZone, editRack, type Rack, type RackColumn } from '@dialoga/core';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { useWrongCells } from '../findings/use-wrong-cells';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch } from '../store/store';
 import { SectionHead, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
 import { useEdits } from './use-edits';
@@ -17,8 +18,8 @@ const Facts = styled.p`
 
 /** What is set for a rack as a whole, in a sentence to type into. */
 export function RackHead({ rack }: { rack: Rack }) {
-  const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const wrong = useWrongCells('rack');
   const field = (column: RackColumn, label: string, value: string, placeholder?: string) => (
     <InlineInput
@@ -42,13 +43,7 @@ export function RackHead({ rack }: { rack: Rack }) {
             Divide it into zones
           </TextButton>
         )}
-        <TextButton
-          onPress={() =>
-            commit('Take the rack out', [{ changes: dropWithDependents(project, 'rack', rack.id), problem: null }])
-          }
-        >
-          Take the rack out
-        </TextButton>
+        <TextButton onPress={() => dispatch(drop('Take the rack out', 'rack', rack.id))}>Take the rack out</TextButton>
       </SectionHead>
       <Facts>
         {field('size', 'slots', String(rack.size))} slots, numbered from{' '}

@@ -1,6 +1,5 @@
 import {
   childrenOf,
-  dropWithDependents,
   editModule,
   formatBits,
   formatRadioPlace,
@@ -23,6 +22,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { CellAt, CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -222,11 +222,7 @@ function RackTable({ rack }: { rack: Rack }) {
         onEdit={onEdit}
         link={link}
         onKey={onKey}
-        onDrop={(id) => {
-          if (project.get('module', id)) {
-            commit('Take a module out', [{ changes: dropWithDependents(project, 'module', id), problem: null }]);
-          }
-        }}
+        onDrop={(id) => dispatch(drop('Take a module out', 'module', id))}
       />
       {Object.keys(rack.zones).length > 0 && <ZonesGrid rack={rack} />}
       {asked && (

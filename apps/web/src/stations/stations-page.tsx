@@ -1,6 +1,5 @@
 import {
   childrenOf,
-  dropWithDependents,
   editStation,
   inOrder,
   newPort,
@@ -22,9 +21,10 @@ import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { Counts } from '../marks/counts';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
 import { useCounting } from '../store/checked';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { PageTitle } from '../theme/parts';
 import { useEdits } from './use-edits';
 
@@ -50,6 +50,7 @@ export function StationsPage() {
   const project = useStateOf((s) => s.project.project)!;
   const findings = useCounting();
   const commit = useEdits();
+  const dispatch = useAppDispatch();
 
   const profiles = useMemo(() => profilesToChoose(project).map((p) => p.name), [project]);
   const rows = useMemo((): GridRow[] => {
@@ -140,12 +141,7 @@ export function StationsPage() {
         onKey={(event, at) => {
           if (event.key !== 'Delete' || !event.ctrlKey) return false;
           const station = project.get('station', at.row);
-          if (station) {
-            const changes = dropWithDependents(project, 'station', station.id);
-            commit(`Delete ${station.name}, with ${changes.length - 1} that depend on it`, [
-              { changes, problem: null },
-            ]);
-          }
+          if (station) dispatch(drop(`Delete ${station.name}`, 'station', station.id));
           return true;
         }}
       />

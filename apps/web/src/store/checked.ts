@@ -16,5 +16,5 @@ export function useChecked(): FindingsState {
 /** The findings that count, in the order of the work: without the Doubts that somebody accepted. */
 export function useCounting(): Finding[] {
   const { byKey, order } = useChecked();
-  return useMemo(() => order.flatMap((key) => byKey[key] ?? []), [byKey, order]);
+  return useMemo(() => order.flatMap((key) => byKey.get(key) ?? []), [byKey, order]);
 }

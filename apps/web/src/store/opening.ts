@@ -1,5 +1,5 @@
 import { overlapsPaths, type ChangeSet } from '@dialoga/core';
-import { api, ApiError } from '../api/client';
+import { api, ApiError, AwayError } from '../api/client';
 import { openInChecker } from '../worker/checker';
 import { findingsSlice } from './findings-slice';
 import { keepEdits, keptEdits } from './kept-edits';
@@ -8,12 +8,14 @@ import { projectFromBytes } from './opened';
 import { projectSlice, type Aside } from './project-slice';
 import type { Thunk } from './store';
 
-const { opening, opened, openFailed, noticed, setAside } = projectSlice.actions;
+const RETRY_MS = 2000;
+
+const { opening, opened, openFailed, openWaits, noticed, setAside } = projectSlice.actions;
 const { cleared, reopened } = findingsSlice.actions;
 
 /**
  * Opens what an address names: a project, or one of its past revisions. First what is still unsent from before, then
- * the project, then its check.
+ * the project, then its check. While the server does not answer it is asked again and again.
  */
 export function openProject(address: string): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
@@ -31,7 +33,16 @@ export function openProject(address: string): Thunk<Promise<void>> {
       const checked = await openInChecker(bytes);
       if (!stale()) dispatch(reopened(checked));
     } catch (error) {
-      if (!stale()) dispatch(openFailed(error instanceof Error ? error.message : String(error)));
+      if (stale()) return;
+      const sentence = error instanceof Error ? error.message : String(error);
+      if (!(error instanceof AwayError)) dispatch(openFailed(sentence));
+      else {
+        dispatch(openWaits(sentence));
+        setTimeout(
+          () => !stale() && getState().project.status === 'waiting' && dispatch(openProject(address)),
+          RETRY_MS,
+        );
+      }
     }
   };
 }

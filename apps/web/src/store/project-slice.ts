@@ -1,4 +1,6 @@
 import type { ChangeSet, Project, Refusal } from '@dialoga/core';
+import type { JournalEntry } from '../api/client';
+import type { Dropping } from './dropping';
 import { plainSlice } from './plain-slice';
 
 /** An edit that meets another one and waits to be asked about. */
@@ -6,14 +8,17 @@ export interface Aside {
   set: ChangeSet;
   /** null: it builds on one that is asked about first */
   refusal: Refusal | null;
+  /** what somebody stored meanwhile that it meets, where that is known */
+  met?: JournalEntry;
 }
 
 export interface ProjectState {
   id: string | null;
   /** the past revision that is shown, to read only; null: the newest */
   past: number | null;
-  status: 'none' | 'loading' | 'ready' | 'failed';
-  /** why it could not be opened */
+  /** waiting: the server does not answer; it is asked again */
+  status: 'none' | 'loading' | 'waiting' | 'ready' | 'failed';
+  /** why it could not be opened, or not yet */
   error: string | null;
   /** immutable; changed through the core's apply only */
   project: Project | null;
@@ -28,6 +33,8 @@ export interface ProjectState {
   redo: ChangeSet[];
   /** edits that meet another one, in order; the first is asked about */
   aside: Aside[];
+  /** a deletion that reaches other things, and waits to be said yes to */
+  dropping: Dropping | null;
   /** a sentence about the last edit: why it was kept as typed, or what was refused */
   notice: string | null;
 }
@@ -45,6 +52,7 @@ const initialState: ProjectState = {
   undo: [],
   redo: [],
   aside: [],
+  dropping: null,
   notice: null,
 };
 
@@ -64,10 +72,10 @@ interface Settled {
 }
 
 export const projectSlice = plainSlice('project', initialState, {
-  opening: (_: ProjectState, place: { id: string; past: number | null }): ProjectState => ({
+  opening: (state: ProjectState, place: { id: string; past: number | null }): ProjectState => ({
     ...initialState,
     ...place,
-    status: 'loading',
+    ...(state.status === 'waiting' ? { status: 'waiting', error: state.error } : { status: 'loading' }),
   }),
   opened: (state: ProjectState, { project, revision }: { project: Project; revision: number }): ProjectState => ({
     ...state,
@@ -77,6 +85,7 @@ export const projectSlice = plainSlice('project', initialState, {
     revision,
   }),
   openFailed: (state: ProjectState, error: string): ProjectState => ({ ...state, status: 'failed', error }),
+  openWaits: (state: ProjectState, error: string): ProjectState => ({ ...state, status: 'waiting', error }),
   closed: () => initialState,
   edited: (state: ProjectState, { project, set, as }: Edited): ProjectState => {
     const next: ProjectState = { ...state, project, notice: null, pending: [...state.pending, set] };
@@ -105,6 +114,7 @@ export const projectSlice = plainSlice('project', initialState, {
     project: project ?? state.project,
     ahead: state.ahead.filter((known) => known !== id),
   }),
+  dropAsked: (state: ProjectState, dropping: Dropping | null): ProjectState => ({ ...state, dropping }),
   setAside: (state: ProjectState, aside: Aside[]): ProjectState => ({ ...state, aside }),
   /** an edit that the server will never take */
   dropped: (state: ProjectState, id: string): ProjectState => {

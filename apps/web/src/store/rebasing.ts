@@ -1,13 +1,15 @@
 import {
   apply,
+  isWhy,
   overlapsPaths,
   withBoth,
+  withPutBack,
   withStoredBefore,
   type ChangeSet,
   type Project,
   type Refusal,
 } from '@dialoga/core';
-import { api } from '../api/client';
+import { api, type JournalEntry } from '../api/client';
 import { checker, openInChecker } from '../worker/checker';
 import { checkRest } from './checking';
 import { keep } from './editing';
@@ -50,18 +52,20 @@ function rebaseOnce({ aside: met = [], without, first }: Rebase): Thunk<Promise<
     const { id, revision: seen } = getState().project;
     if (!id) return;
     const bytes = await api.open(id);
-    const { revision, project: stored } = projectFromBytes(bytes);
-    const there = await idsBetween(id, seen, revision);
+    const { revision, project: newest } = projectFromBytes(bytes);
+    const stored = await entriesBetween(id, seen, revision);
     // From here on nothing waits: what was edited meanwhile is in the state as it is now.
     const now = getState().project;
     if (now.id !== id) return;
     const known = new Set(now.aside.map((a) => a.set.id));
-    const before = first?.(stored) ?? { sets: [], aside: [...now.aside, ...met.filter((a) => !known.has(a.set.id))] };
+    const there = new Set(stored.map((entry) => entry.set.id));
+    const before = first?.(newest) ?? { sets: [], aside: [...now.aside, ...met.filter((a) => !known.has(a.set.id))] };
     const queue = [...before.sets, ...now.pending].filter(
       (set) => !there.has(set.id) && set.id !== without && !before.aside.some((a) => a.set.id === set.id),
     );
-    const { project, fitting, aside } = replayed(stored, queue, before.aside);
-    dispatch(settled({ project, revision, pending: fitting, aside }));
+    const { project, fitting, aside } = replayed(newest, queue, before.aside);
+    const explained = aside.map((one) => ({ ...one, ...why(one, stored) }));
+    dispatch(settled({ project, revision, pending: fitting, aside: explained }));
     dispatch(keep());
     // All are posted at once, so that an edit made meanwhile comes after them.
     const reopening = openInChecker(bytes);
@@ -72,16 +76,22 @@ function rebaseOnce({ aside: met = [], without, first }: Rebase): Thunk<Promise<
   };
 }
 
-/** Which change sets were stored after one revision and up to another. */
-async function idsBetween(id: string, after: number, until: number): Promise<Set<string>> {
-  const ids = new Set<string>();
+/** What was stored after one revision and up to another. */
+async function entriesBetween(id: string, after: number, until: number): Promise<JournalEntry[]> {
+  const all: JournalEntry[] = [];
   for (let from = after; from < until;) {
     const entries = await api.since(id, from);
     if (entries.length === 0) break;
-    for (const entry of entries) ids.add(entry.set.id);
+    all.push(...entries);
     from = entries.at(-1)!.revision;
   }
-  return ids;
+  return all;
+}
+
+/** The last of what was stored that an edit meets. */
+function why({ refusal, met }: Aside, stored: readonly JournalEntry[]): Pick<Aside, 'met'> {
+  const found = met ?? (refusal ? stored.findLast((entry) => isWhy(entry.set, refusal)) : undefined);
+  return found ? { met: found } : {};
 }
 
 function replayed(stored: Project, queue: readonly ChangeSet[], before: readonly Aside[]) {
@@ -102,14 +112,20 @@ function replayed(stored: Project, queue: readonly ChangeSet[], before: readonly
   return { project, fitting, aside };
 }
 
-export type Choice = 'theirs' | 'mine' | 'both';
+export type Choice = 'theirs' | 'mine' | 'both' | 'put back';
 
 /** Settles the first edit that was set aside; those that waited behind it are tried again. */
 export function settle(choice: Choice): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const [asked, ...rest] = getState().project.aside;
     if (!asked) return;
-    const make = { theirs: () => null, mine: withStoredBefore, both: withBoth }[choice];
+    const make = {
+      theirs: () => null,
+      mine: withStoredBefore,
+      both: withBoth,
+      'put back': (stored: Project, set: ChangeSet, as: string) =>
+        asked.met ? withPutBack(stored, set, asked.met.set, as) : null,
+    }[choice];
     await dispatch(
       rebase({
         first: (stored) => {

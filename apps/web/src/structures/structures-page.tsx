@@ -2,7 +2,6 @@ import {
   ASSUMED_LAYOUT,
   childrenOf,
   dropMember,
-  dropWithDependents,
   editMember,
   editStructure,
   entriesInOrder,
@@ -19,8 +18,9 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { useEdits } from '../stations/use-edits';
 import { PageTitle } from '../theme/parts';
 
@@ -39,6 +39,7 @@ const COLUMNS: readonly GridColumn[] = [
 export function StructuresPage() {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const wrong = useWrongCells('structure');
   const link = useGridLink(SHOWN);
   const structures = inOrder(project, 'structure');
@@ -125,10 +126,7 @@ export function StructuresPage() {
           const structure = project.get('structure', id);
           if (!structure) return false;
           if (key !== undefined) commit('Delete member', [dropMember(structure, key)]);
-          else {
-            const changes = dropWithDependents(project, 'structure', id);
-            commit(`Delete structure ${structure.name}`, [{ changes, problem: null }]);
-          }
+          else dispatch(drop(`Delete structure ${structure.name}`, 'structure', id));
           return true;
         }}
       />

@@ -2,7 +2,6 @@ import {
   addressAfterTag,
   asksForTags,
   childrenOf,
-  dropWithDependents,
   editTag,
   pasteTags,
   pointsOf,
@@ -21,8 +20,9 @@ import { NothingHere } from '../frame/nothing-here';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { useEdits } from '../stations/use-edits';
 import { Empty, Input, PageTitle, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
@@ -68,6 +68,7 @@ export function TagListPage() {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('tag');
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const [asked, setAsked] = useState(false);
   const [typed, setTyped] = useState(search.get('name') ?? '');
   const filter = useDeferredValue(typed).toLowerCase();
@@ -183,7 +184,7 @@ export function TagListPage() {
         }}
         onKey={(event, at) => {
           if (event.key !== 'Delete' || !event.ctrlKey || !project.get('tag', at.row)) return false;
-          commit('Delete a tag', [{ changes: dropWithDependents(project, 'tag', at.row), problem: null }]);
+          dispatch(drop(`Delete ${project.get('tag', at.row)!.name || 'a tag'}`, 'tag', at.row));
           return true;
         }}
       />

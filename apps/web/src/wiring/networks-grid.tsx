@@ -1,5 +1,4 @@
 import {
-  dropWithDependents,
   editNetwork,
   formatSubnet,
   freeSubnet,
@@ -17,8 +16,9 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import { drop } from '../store/dropping';
 import { newId } from '../store/new-id';
-import { useStateOf } from '../store/store';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from '../stations/small-grid';
 import { useEdits } from '../stations/use-edits';
 
@@ -80,6 +80,7 @@ const COLUMNS: readonly GridColumn[] = [
 export function NetworksGrid() {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
+  const dispatch = useAppDispatch();
   const networks = inOrder(project, 'network');
   const rowFor = (network: Network) => ({
     id: network.id,
@@ -120,9 +121,7 @@ export function NetworksGrid() {
       rows={[...networks.map(rowFor), newRow(COLUMNS.length, 0, 'new network')]}
       onEdit={onEdit}
       link={link}
-      onDrop={(id) =>
-        commit('Delete network', [{ changes: dropWithDependents(project, 'network', id), problem: null }])
-      }
+      onDrop={(id) => dispatch(drop(`Delete ${project.get('network', id)?.name ?? 'network'}`, 'network', id))}
     />
   );
 }

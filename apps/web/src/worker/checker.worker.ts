@@ -41,8 +41,8 @@ import { projectFromBytes } from '../store/opened';
 export interface Checked {
   findings: [string, Finding | null][];
   lanes: [string, LaneResult | null][];
-  /** keys of the findings that count, in the order of the work */
-  order: string[];
+  /** keys of the findings that count, in the order of the work; null: as they were, for more is to come at once */
+  order: string[] | null;
   /** Doubts that somebody accepted, by key; those that lapsed count all the same */
   accepted: [string, Accepted][];
   /** how much still waits to be checked; the rest is asked for slice by slice */
@@ -52,7 +52,7 @@ export interface Checked {
 /** A slice is over after so long, or with so many changes, whichever comes first: the page takes each in without a hitch. */
 const FIRST_SLICE_MS = 25;
 const NEXT_SLICE_MS = 80;
-const SLICE_CHANGES = 200;
+const SLICE_CHANGES = 100;
 
 const slice = (ms: number) => {
   const end = performance.now() + ms;
@@ -62,8 +62,14 @@ const slice = (ms: number) => {
 let project: Project | null = null;
 let engine: CheckEngine | null = null;
 
-function told(change: CheckChange): Checked {
-  const order = inOrderOfWork(counting(engine!.findings, project!), project!).map((f) => f.key);
+/** All findings are put in order anew no more often than this while slices follow one another. */
+const ORDER_MS = 600;
+let ordered = 0;
+
+function told(change: CheckChange, between = false): Checked {
+  const wait = between && engine!.waiting > 0 && performance.now() - ordered < ORDER_MS;
+  const order = wait ? null : inOrderOfWork(counting(engine!.findings, project!), project!).map((f) => f.key);
+  if (order) ordered = performance.now();
   const accepted = [...acceptancesOf(engine!.findings, project!)];
   return { findings: [...change.findings], lanes: [...change.lanes], order, accepted, left: engine!.waiting };
 }
@@ -87,7 +93,7 @@ const checker = {
   },
   /** The next slice of what waits. */
   more(): Checked | null {
-    return engine && told(engine.advance(slice(NEXT_SLICE_MS)));
+    return engine && told(engine.advance(slice(NEXT_SLICE_MS)), true);
   },
   strips(areas: readonly string[]): Strip[] {
     if (!project || !engine) return [];

@@ -49,8 +49,8 @@ export function SheetMapSection(props: Props) {
   const key = zoomed ? zoom?.key : undefined;
   const map = useMemo(() => {
     const ends = [left.id, right.id] as const;
-    if (!zoomed) return exchangeMap(project, exchange, left, right, (id) => lanes[id]?.verdict);
-    if (key === undefined) return laneMap(project, exchange, zoomed, ends, lanes[zoomed.id]?.differing ?? {});
+    if (!zoomed) return exchangeMap(project, exchange, left, right, (id) => lanes.get(id)?.verdict);
+    if (key === undefined) return laneMap(project, exchange, zoomed, ends, lanes.get(zoomed.id)?.differing ?? {});
     return valueMap(project, exchange, zoomed, ends, key);
   }, [project, exchange, left, right, lanes, zoomed, key]);
 

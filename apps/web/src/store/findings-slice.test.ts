@@ -1,0 +1,87 @@
+import type { Finding, LaneResult } from '@dialoga/core';
+import type { Checked } from '../worker/checker.worker';
+import { findingsSlice, type FindingsState } from './findings-slice';
+
+const { actions, reducer } = findingsSlice;
+const finding = (key: string) => ({ key }) as Finding;
+const lane = (verdict: LaneResult['verdict']) => ({ verdict }) as LaneResult;
+const told = (rest: Partial<Checked>): Checked => ({
+  findings: [],
+  lanes: [],
+  order: [],
+  accepted: [],
+  left: 0,
+  ...rest,
+});
+const opened = (...keys: string[]): FindingsState =>
+  reducer(
+    undefined,
+    actions.reopened(
+      told({ findings: keys.map((key) => [key, finding(key)]), order: keys, lanes: [['l', lane('agreed')]] }),
+    ),
+  );
+
+test('nothing is known until the first check is through', () => {
+  const begun = reducer(undefined, { type: 'begin' });
+  expect([begun.ready, begun.byKey.size, begun.order]).toEqual([false, 0, []]);
+  expect(opened('a').ready).toBe(true);
+  expect(reducer(opened('a'), actions.cleared()).ready).toBe(false);
+});
+
+test('an edit’s answer puts, replaces and takes out; what it does not name stays as it was, the very same', () => {
+  const before = opened('a', 'b');
+  const after = reducer(
+    before,
+    actions.checked(
+      told({
+        findings: [
+          ['b', null],
+          ['c', finding('c')],
+        ],
+        order: ['a', 'c'],
+        lanes: [['l', lane('differs')]],
+      }),
+    ),
+  );
+  expect([...after.byKey.values()].map((f) => f.key).sort()).toEqual(['a', 'c']);
+  expect(after.byKey.get('a')).toBe(before.byKey.get('a'));
+  expect([after.order, after.lanes.get('l')?.verdict]).toEqual([['a', 'c'], 'differs']);
+  expect(before.byKey.size).toBe(2);
+});
+
+test('an answer that changes no finding leaves the table itself, so that nothing is drawn anew for it', () => {
+  const before = opened('a');
+  const after = reducer(before, actions.checked(told({ order: ['a'] })));
+  expect(after.byKey).toBe(before.byKey);
+  expect(after.lanes).toBe(before.lanes);
+});
+
+test('between slices the order is the one before; how much is left is said', () => {
+  const after = reducer(
+    opened('a', 'b'),
+    actions.checked(told({ findings: [['c', finding('c')]], order: null, left: 40 })),
+  );
+  expect([after.order, after.left, after.byKey.size]).toEqual([['a', 'b'], 40, 3]);
+  const last = reducer(after, actions.checked(told({ order: ['c', 'a', 'b'] })));
+  expect([last.order, last.left]).toEqual([['c', 'a', 'b'], 0]);
+});
+
+test('the finding of the line stays while it is there; mended, the one in its place follows, at the end the last', () => {
+  const at = (state: FindingsState, key: string) => reducer(state, actions.chosen(key));
+  const mended = (state: FindingsState, key: string, order: string[]) =>
+    reducer(state, actions.checked(told({ findings: [[key, null]], order }))).current;
+  expect(mended(at(opened('a', 'b', 'c'), 'b'), 'a', ['b', 'c'])).toBe('b');
+  expect(mended(at(opened('a', 'b', 'c'), 'b'), 'b', ['a', 'c'])).toBe('c');
+  expect(mended(at(opened('a', 'b', 'c'), 'c'), 'c', ['a', 'b'])).toBe('b');
+  expect(mended(at(opened('a'), 'a'), 'a', [])).toBeNull();
+});
+
+test('a check that could not go on leaves nothing waiting; opening again begins anew', () => {
+  const waiting = reducer(opened('a'), actions.checked(told({ order: null, left: 9 })));
+  expect(reducer(waiting, actions.gaveUp()).left).toBe(0);
+  const again = reducer(
+    reducer(waiting, actions.chosen('a')),
+    actions.reopened(told({ order: ['z'], findings: [['z', finding('z')]] })),
+  );
+  expect([again.current, again.order, again.byKey.size, again.lanes.size]).toEqual([null, ['z'], 1, 0]);
+});
