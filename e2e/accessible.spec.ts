@@ -62,6 +62,7 @@ const OF_THE_DEMO = {
     'routes/ask?to=defrostctl',
   ],
   'exchanges, structures and tags': [
+    'findings',
     'exchanges/service',
     'exchanges/duty/running',
     'exchanges/evaporators/running',
@@ -125,6 +126,20 @@ test('no violations in the dialogs and beside the work', async ({ page, app }) =
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toBeHidden();
   }
+  await page.goto(`${app.url}/p/${demo}/stations`);
+  await expectTally(page, 3, 0);
+  await page.getByRole('grid').focus();
+  await page.keyboard.press('Control+Delete');
+  await expect(page.getByRole('alertdialog')).toContainText('Others depend on it');
+  await check();
+  await page.keyboard.press('Escape');
+  await page.goto(`${app.url}/p/${demo}/stations/skidctl`);
+  await page.locator('[data-id="skidctl-registers"] [data-column="3"]').click();
+  await page.keyboard.type('many');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[aria-invalid=true]')).toBeVisible();
+  await check();
+  await page.keyboard.press('Escape');
   await page.setViewportSize({ width: 1680, height: 900 });
   await page.getByRole('button', { name: 'Pin the list' }).click();
   await expect(page.getByRole('complementary')).toBeVisible();

@@ -81,3 +81,27 @@ test('a name that is too long for the store is taken back with the reason', asyn
   await expect(page.getByText('was refused')).toBeVisible();
   await expect(cell(page, 'lane:status', 1)).toHaveText('Skid status');
 });
+
+test('a text that a cell refuses stays in it with the reason, until it is put right or given up', async ({
+  page,
+  app,
+}) => {
+  const project = await app.duty();
+  const before = await app.file(project);
+  await page.goto(`${app.url}/p/${project}/stations/skidctl`);
+  await expectTally(page, 3, 0);
+  const words = cell(page, 'skidctl-registers', 3);
+  await words.click();
+  const was = await words.textContent();
+  await page.keyboard.type('many words');
+  await page.keyboard.press('Enter');
+  const editor = page.locator('[role=gridcell] input');
+  await expect(editor).toHaveValue('many words');
+  await expect(editor).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByRole('status').filter({ hasText: '“many” is not a whole number' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(editor).toHaveValue('many words');
+  await page.keyboard.press('Escape');
+  await expect(words).toHaveText(was!);
+  expect(await app.file(project)).toBe(before);
+});

@@ -157,13 +157,18 @@ test('the theme is chosen in the frame and kept', async ({ page, app }) => {
   await expect(page.getByRole('button', { name: 'Use the light theme' })).toBeVisible();
 });
 
-test('a station goes with all that depends on it, and one undo brings it back', async ({ page, app }) => {
+test('a station goes with all that depends on it, once that is shown, and one undo brings it back', async ({
+  page,
+  app,
+}) => {
   const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/stations`);
   await expectTally(page, 3, 0);
   const start = await app.file(project);
   await page.getByRole('gridcell', { name: 'SkidCtl', exact: true }).click();
   await page.keyboard.press('Control+Delete');
+  await expect(page.getByRole('alertdialog', { name: 'Delete SkidCtl' })).toContainText('Compressor duty');
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('gridcell', { name: 'SkidCtl' })).toHaveCount(0);
   await expectStored(page);
   expect(await app.file(project)).not.toContain('duty-skid');

@@ -46,7 +46,7 @@ test('a module is moved by keyboard; a slot outside, a gap and a zone for others
   await page.keyboard.type('40');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').getByText('the rack has slots 0 to 9')).toBeVisible();
-  await at(page, 'evap-7', 1).click();
+  await page.keyboard.press('Control+A');
   await page.keyboard.type('9');
   await page.keyboard.press('Enter');
   await expectDemo(page, 3);
@@ -76,8 +76,8 @@ test('a module is typed into a free slot, claimed by a controller, and its revis
   await page.keyboard.type('EvapHead 9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').getByText('slot 9 of EvapHead is empty')).toBeVisible();
-  await landings.locator('[data-id="new"] [data-column="0"]').click();
-  await page.keyboard.type('EvapHead 8');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('8');
   await page.keyboard.press('Enter');
   const claimed = landings.locator('[role=row]').filter({ hasText: 'EvapHead slot 8' });
   await expect(claimed.locator('[data-column="4"]')).toHaveText('4.6');

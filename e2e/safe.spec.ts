@@ -86,7 +86,7 @@ test('what others store while an older answer is under way is taken in, too', as
           first = data;
         };
       }),
-    `/api/projects/${project}/events`,
+    `/api/events?projects=${project}`,
   );
   await rename('First', 'Second');
   await listening.evaluate(({ next }) => next);
@@ -236,4 +236,113 @@ test('two windows keep their unsent edits apart, and the next one opened sends a
   await expect(cell(page, 'lane:status', 1)).toHaveText('From the first');
   await expect(cell(page, 'lane:status', 8)).toHaveText('From the second');
   await expectStored(page);
+});
+
+test('ten windows of one browser all open, and all are told of an edit', async ({ page, app }) => {
+  // A browser keeps six connections to a server open at most: a stream for each window would starve the seventh.
+  const project = await app.duty();
+  const windows = [page];
+  while (windows.length < 10) windows.push(await page.context().newPage());
+  for (const p of windows) {
+    await p.goto(`${app.url}/p/${project}/exchanges/duty`);
+    await expectTally(p, 3, 0);
+  }
+  await typeName(page, 1, 'Seen by all');
+  for (const p of windows) await expect(cell(p, 'lane:status', 1)).toHaveText('Seen by all');
+});
+
+test('a lane that somebody deleted while it was edited here: put back with the edit, by keyboard; who did it is said', async ({
+  page,
+  browser,
+  app,
+}) => {
+  const other = await (await browser.newContext()).newPage();
+  const project = await app.duty();
+  await other.goto(`${app.url}/p/${project}/history`);
+  await other.getByLabel('Your edits are signed').fill('R. Vale');
+  for (const p of [page, other]) {
+    await p.goto(`${app.url}/p/${project}/exchanges/duty`);
+    await expectTally(p, 3, 0);
+  }
+  const before = await app.file(project);
+  await page.context().setOffline(true);
+  await typeName(page, 1, 'Edited here');
+  await cell(other, 'lane:status', 1).click();
+  await other.keyboard.press('Control+Delete');
+  await expect(other.locator('[data-id="lane:status"]')).toBeHidden();
+  await expectStored(other);
+  await page.context().setOffline(false);
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('Changed by R. Vale meanwhile');
+  await expect(dialog).toContainText('Edited here');
+  await dialog.getByRole('button', { name: 'Put it back, and store mine' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  await expectStored(page);
+  for (const p of [page, other]) await expect(cell(p, 'lane:status', 1)).toHaveText('Edited here');
+  expect(await app.file(project)).toBe(before.replace('"Skid status"', '"Edited here"'));
+  await page.goto(`${app.url}/p/${project}/history`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'R. Vale' })).toContainText('Delete');
+  await other.context().close();
+});
+
+test('a lane deleted here to which somebody added meanwhile: it goes with what was added, once that is said', async ({
+  page,
+  app,
+}) => {
+  const project = await app.duty();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await page.context().setOffline(true);
+  await cell(page, 'lane:status', 1).click();
+  await page.keyboard.press('Control+Delete');
+  await expect(page.locator('[data-id="lane:status"]')).toBeHidden();
+  const added = { id: 'third', lane: 'status', end: 'duty-plant', name: 'Added', direction: 'reads', place: null };
+  const rest = { length: null, type: null, swap: null, items: {}, toldPlace: null };
+  await app.change(project, {
+    id: 'theirs',
+    label: 'Added a claim',
+    changes: [{ kind: 'claim', id: 'third', path: [], after: { ...added, ...rest } }],
+  });
+  await page.context().setOffline(false);
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('meets “Added a claim”');
+  await dialog.getByRole('button', { name: 'Delete that, too' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  await expectStored(page);
+  const file = await app.file(project);
+  expect(file).not.toContain('"third"');
+  expect(file).not.toContain('"Skid status"');
+});
+
+test('a project that is opened while the server is away waits, says what is kept, and opens by itself', async ({
+  page,
+  app,
+}) => {
+  const project = await app.duty();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await app.stop();
+  await typeName(page, 1, 'Kept here');
+  await page.getByRole('link', { name: 'Projects' }).click();
+  await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
+  await expect(page.getByText('One edit is kept in this browser and sent then.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Findings: not known' })).toBeVisible();
+  await app.start();
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Kept here');
+  await expectStored(page);
+  expect(await app.file(project)).toContain('"name": "Kept here"');
+});
+
+test('the list of projects comes by itself once the server answers', async ({ page, app }) => {
+  const project = await app.duty();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await app.stop();
+  await page.getByRole('link', { name: 'Projects' }).click();
+  await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  await app.start();
+  await expect(page.getByRole('list').getByRole('link').first()).toBeVisible();
+  await expect(page.getByRole('alert')).toBeHidden();
 });

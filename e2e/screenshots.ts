@@ -10,6 +10,8 @@ test('pictures', async ({ page, app }) => {
     await page.emulateMedia({ colorScheme: theme });
     await page.goto(app.url + path);
     if (path !== '/') await expectDemo(page);
+    // What is worked out or fetched for the view alone is there, too.
+    await expect(page.getByRole('status').getByText(/ …$/)).toHaveCount(0);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`) });
   };

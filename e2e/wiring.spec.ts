@@ -100,11 +100,15 @@ test('bad addresses are told in a sentence where they were typed, and nothing el
   await expect(
     notice.getByText('127 is for all nodes at once; a node address is a whole number from 0 to 125'),
   ).toBeVisible();
+  await page.keyboard.press('Escape');
   await expect(at(page, 'busbridge', 6)).toContainText('5');
   await type(page, 'skidctl', 1, '.300');
   await expect(notice.getByText('“.300” is not understood here')).toBeVisible();
-  await type(page, 'skidctl', 1, '10.48.10.12/255.0.255.0');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('10.48.10.12/255.0.255.0');
+  await page.keyboard.press('Enter');
   await expect(notice.getByText('255.0.255.0')).toBeVisible();
+  await page.keyboard.press('Escape');
   await expectDemo(page);
   // An address that is none is kept as typed, and is a Blocker.
   await type(page, 'skidctl', 1, '10.48.10.300');
