@@ -148,6 +148,32 @@ test('a Doubt is accepted with reason and name, by keyboard, and comes back when
   await expectTally(page, 0, 0);
 });
 
+test('a page that one sets out for right after an edit opens, however slowly it comes', async ({ page, app }) => {
+  let comes = () => {};
+  const held = new Promise<void>((resolve) => (comes = resolve));
+  await page.clock.install();
+  await page.goto(`${app.url}/p/${await app.agreed()}/exchanges/startup`);
+  await page.clock.resume();
+  await expectTally(page, 0, 0);
+  await page.route(/findings-page.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await cell(page, 'lane:read-back', 13).click();
+  await page.clock.pauseAt(new Date(Date.now() + 60_000));
+  await page.keyboard.type('UINT x12');
+  await page.keyboard.press('Enter');
+  const asked = page.waitForRequest(/findings-page.*\.js$/);
+  await page.getByRole('link', { name: /^Findings:/ }).press('Enter');
+  await asked;
+  // The address bar names the cell a moment after an edit: that moment passes while the page is on its way.
+  await page.clock.runFor(1000);
+  comes();
+  await page.clock.resume();
+  await expect(page.getByRole('heading', { name: 'Findings', level: 1 })).toBeVisible();
+  await expect(page.getByLabel('Reason')).toBeVisible();
+});
+
 test('the theme is chosen in the frame and kept', async ({ page, app }) => {
   await page.goto(`${app.url}/p/${await app.duty()}/exchanges`);
   await page.getByRole('button', { name: 'Use the dark theme' }).click();

@@ -5,11 +5,13 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { followRouter } from './frame/on-the-way';
 import { router } from './routes';
 import { store } from './store/store';
 import { GlobalStyle } from './theme/global-style';
 import { currentTheme, showTheme } from './theme/theme';
 
+followRouter(router);
 showTheme(currentTheme());
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,7 +1,8 @@
 import { childrenOf, type Cell, type End, type Exchange, type Project } from '@dialoga/core';
 import { useMemo } from 'react';
-import { useLocation, useSearchParams } from 'react-router';
+import { useLocation } from 'react-router';
 import { cellFromLink } from '../findings/link';
+import { useOwnPlace } from '../frame/use-own-place';
 import { zoomFrom, zoomText, type Zoom } from './map/zoom';
 import { pagesOf, withPage, type Pages } from './pages';
 
@@ -24,14 +25,13 @@ export interface SheetAddress {
 }
 
 export function useSheetAddress(project: Project, exchange: Exchange | undefined): SheetAddress {
-  const [search, setSearch] = useSearchParams();
+  const [search, go] = useOwnPlace();
   const location = useLocation();
   const linked = useMemo(() => cellFromLink(search), [search]);
   const ends = useMemo(() => (exchange ? childrenOf(project, 'end', exchange.id) : []), [project, exchange]);
   const linkedEnd = linked?.kind === 'claim' ? (project.get('claim', linked.id)?.end ?? null) : (linked?.id ?? null);
   const pages = pagesOf(ends, search, linkedEnd);
 
-  const go = (next: URLSearchParams) => setSearch(next, { replace: true, state: { own: true } });
   const put = (name: string, value: string | null) => {
     if (value === search.get(name)) return;
     const next = new URLSearchParams(search);

@@ -1,5 +1,6 @@
 import type { Cell, Kind } from '@dialoga/core';
-import { useLocation, useSearchParams } from 'react-router';
+import { useLocation } from 'react-router';
+import { useOwnPlace } from '../frame/use-own-place';
 import type { CellAt, GoTo } from '../grid/types';
 import { cellFromLink } from './link';
 
@@ -37,7 +38,7 @@ function linkOf({ row, column }: CellAt, { kind, list, fields }: Shown): string 
 
 /** A grid's cursor and the address bar: it goes to the cell that a link names, and names the cell that it is on. */
 export function useGridLink(shown: Shown): { goTo: GoTo | null; onCursor: (at: CellAt) => void } {
-  const [search, setSearch] = useSearchParams();
+  const [search, nameHere] = useOwnPlace();
   const { key, state } = useLocation();
   const cell = cellFromLink(search);
   const own = (state as { own?: boolean } | null)?.own === true;
@@ -50,7 +51,7 @@ export function useGridLink(shown: Shown): { goTo: GoTo | null; onCursor: (at: C
       const next = new URLSearchParams(search);
       if (link) next.set('at', link);
       else next.delete('at');
-      setSearch(next, { replace: true, state: { own: true } });
+      nameHere(next);
     },
   };
 }

@@ -17,6 +17,7 @@ import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { rememberedName } from '../wiring/remembered-name';
 import { NothingHere } from '../frame/nothing-here';
+import { useOwnPlace } from '../frame/use-own-place';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit } from '../grid/types';
@@ -63,7 +64,8 @@ const SETS = Object.keys(COLUMN_SETS) as ColumnSet[];
 /** One station's tags, with its series and what was brought in. */
 export function TagListPage() {
   const { project: projectId = '', station: id = '' } = useParams();
-  const [search, setSearch] = useSearchParams();
+  const [search, nameHere] = useOwnPlace();
+  const [, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('tag');
@@ -78,7 +80,7 @@ export function TagListPage() {
     if (wanted === (params.get('name') ?? '')) return;
     if (wanted === '') params.delete('name');
     else params.set('name', wanted);
-    setSearch(params, { replace: true, state: { own: true } });
+    nameHere(params);
   });
   useEffect(() => {
     const timer = setTimeout(() => name(typed), 300);

@@ -10,10 +10,11 @@ import {
   type Port,
 } from '@dialoga/core';
 import { useMemo } from 'react';
-import { useLocation, useParams, useSearchParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
+import { useOwnPlace } from '../frame/use-own-place';
 import { Grid } from '../grid/grid';
 import type { CellAt, CellEdit, GoTo, GridCell, GridColumn, GridRow } from '../grid/types';
 import { useEdits } from '../stations/use-edits';
@@ -170,7 +171,7 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
 
 /** The cell that a link to a port names, and the address bar naming the port that the cursor is on. */
 function useTableLink(rows: readonly AttachmentRow[], networks: readonly Network[]) {
-  const [search, setSearch] = useSearchParams();
+  const [search, nameHere] = useOwnPlace();
   const { key, state } = useLocation();
   const own = (state as { own?: boolean } | null)?.own === true;
   const cell = cellFromLink(search);
@@ -190,7 +191,7 @@ function useTableLink(rows: readonly AttachmentRow[], networks: readonly Network
       const next = new URLSearchParams(search);
       if (at) next.set('at', at);
       else next.delete('at');
-      setSearch(next, { replace: true, state: { own: true } });
+      nameHere(next);
     },
   };
 }
