@@ -10,6 +10,7 @@ export * from './address/result.js';
 export * from './address/special.js';
 export * from './change/apply.js';
 export * from './change/change.js';
+export * from './change/changes-nothing.js';
 export * from './change/diff.js';
 export * from './change/make.js';
 export * from './change/merge.js';

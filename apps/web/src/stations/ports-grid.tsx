@@ -1,5 +1,6 @@
 import {
   ADDRESS_SOURCES,
+  changesNothing,
   childrenOf,
   editPort,
   inOrder,
@@ -153,7 +154,8 @@ export function PortsGrid({ station }: { station: string }) {
         const field = [...FIELDS, ...ADAPTER_FIELDS][column]!;
         if (!port) return [];
         const made = editPort(project, port, field, text, newId);
-        if (!workstation || field !== 'address' || made.problem !== null) return [made];
+        const moves = field === 'address' && !made.changes.every(changesNothing);
+        if (!workstation || !moves) return [made];
         const said = { by: rememberedName(), at: new Date().toISOString() };
         return [made, { changes: keepForSettingBack(project, port, newId(), said), problem: null }];
       }),

@@ -1,4 +1,4 @@
-import { apply, invert, type Change, type ChangeSet } from '@dialoga/core';
+import { apply, changesNothing, invert, type Change, type ChangeSet } from '@dialoga/core';
 import { check } from './checking';
 import { keepEdits } from './kept-edits';
 import { newId } from './new-id';
@@ -8,9 +8,15 @@ import type { Thunk } from './store';
 
 const { edited, noticed } = projectSlice.actions;
 
-/** One undoable step. Gives the sentence of the refusal where the core refuses it. */
-export function edit(label: string, changes: readonly Change[]): Thunk<string | null> {
-  return (dispatch) => (changes.length === 0 ? null : dispatch(commit({ id: newId(), label, changes }, 'edit')));
+/**
+ * One undoable step. Gives the sentence of the refusal where the core refuses it. What was typed as it already stands is
+ * no step: there is nothing to undo, and nobody is told of it.
+ */
+export function edit(label: string, all: readonly Change[]): Thunk<string | null> {
+  return (dispatch) => {
+    const changes = all.filter((change) => !changesNothing(change));
+    return changes.length === 0 ? null : dispatch(commit({ id: newId(), label, changes }, 'edit'));
+  };
 }
 
 export function undo(): Thunk {

@@ -72,7 +72,7 @@ function theirs(reader: Reader, claim: Claim, other: Claim, exchange: Exchange, 
   if (told === '' || !otherEnd) return [];
   const place = { name: 'from there', value: told };
   if (readable(claim.direction) === 'writes') place.name = 'to there';
-  const read = readToldPlace(reader, told, otherEnd.station);
+  const read = readToldPlace(reader, told, otherEnd.station, other);
   const real = read.ok ? realPlace(reader, read.value) : null;
   const memory = real && memoryOf(reader, real.area);
   const located = real && memory && locate(memory, real);

@@ -1,7 +1,7 @@
 import { set } from '../change/make.js';
 import type { End } from '../model/end.js';
 import { ELEMENT_BITS, REFERENCE_FIELDS, type ReferenceField } from '../model/words.js';
-import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
+import { changed, parseWhole, parseWord, parseYes, refused, type FieldEdit } from '../station/field-edit.js';
 
 export type EndField = ReferenceField | 'elementBits' | 'permitted';
 
@@ -14,7 +14,10 @@ const isReference = (field: EndField): field is ReferenceField =>
 /** Typed or chosen text into what an end says of its own connection. */
 export function editEnd(end: End, field: EndField, text: string): FieldEdit {
   const clean = text.trim();
-  if (field === 'permitted') return changed(set('end', end, ['permitted'], clean === 'yes' ? true : undefined));
+  if (field === 'permitted') {
+    const yes = parseYes(clean);
+    return yes.ok ? changed(set('end', end, ['permitted'], yes.value || undefined)) : refused(yes);
+  }
   if (field === 'elementBits') {
     if (clean === '') return changed(set('end', end, ['elementBits'], null));
     const bits = parseWord(clean.replace(/\s*bits?$/, ''), ELEMENT_BITS, 'width of elements');

@@ -19,7 +19,7 @@ import { PROTOCOL_CHOICES, protocolOf } from '../protocol/catalogue.js';
 import { parseTime } from '../time/parse-time.js';
 import { OTHER_FACTS, OTHER_ID } from '../protocol/other.js';
 import type { ToldField } from '../protocol/protocol.js';
-import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../station/field-edit.js';
+import { changed, parseWhole, parseWord, parseYes, refused, type FieldEdit } from '../station/field-edit.js';
 
 export type ExchangeField =
   | 'name'
@@ -143,8 +143,10 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
       const limit = parseWhole(clean.replace(/\s*bytes?$/, ''), 1, 1_000_000_000, 'a limit in bytes');
       return limit.ok ? fact({ limit: limit.value }) : refused(limit);
     }
-    case 'unitTold':
-      return fact({ unitTold: clean === 'yes' });
+    case 'unitTold': {
+      const yes = parseYes(clean);
+      return yes.ok ? fact({ unitTold: yes.value }) : refused(yes);
+    }
   }
 }
 

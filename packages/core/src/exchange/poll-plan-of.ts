@@ -113,7 +113,8 @@ function askedOf(
   device: End,
 ): { table: ReferenceTable; start: number; length: number } | null {
   const told = claim.toldPlace?.trim() ?? '';
-  const place = told === '' ? null : readToldPlace(reader, told, device.station);
+  const said = childrenOf(reader, 'claim', claim.lane).find((c) => c.end === device.id);
+  const place = told === '' ? null : readToldPlace(reader, told, device.station, said);
   const real = place?.ok ? realPlace(reader, place.value) : null;
   const memory = real && memoryOf(reader, real.area);
   const located = real && memory && locate(memory, real);

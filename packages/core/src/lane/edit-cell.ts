@@ -17,6 +17,7 @@ import type { SecondLineColumn, SheetColumn } from './sheet.js';
 import { DIRECTIONS, OPENNESS, TRIGGERS, type Direction } from '../model/words.js';
 import { parseWhole, parseWord } from '../station/field-edit.js';
 import { readPlace } from '../tags/read-place.js';
+import { placeText } from '../tags/place-text.js';
 import { placeOf, realPlace } from '../tags/tag-place.js';
 import { withTag } from '../tags/with-tag.js';
 
@@ -47,13 +48,17 @@ export function emptyClaim(id: string, lane: string, end: string): Claim {
 const kept = <T>(text: string, result: Read<T>): { value: T | AsTyped; problem: string | null } =>
   result.ok ? { value: result.value, problem: null } : { value: { typed: text }, problem: unreadSentence(result) };
 
-/** Typed text into one cell of a lane's page. Empty text empties the field. */
+/**
+ * Typed text into one cell of a lane's page. Empty text empties the field. An address that several areas of the station
+ * write alike is one of the area in which the claim lies, or is said to lie by `inArea`, its id.
+ */
 export function editLaneCell(
   reader: Reader,
   end: End,
   claim: Claim,
   column: SheetColumn | SecondLineColumn,
   text: string,
+  inArea = placeOf(reader, claim)?.area,
 ): Edited {
   const clean = text.trim();
   switch (column) {
@@ -97,7 +102,9 @@ export function editLaneCell(
       return editArea(reader, end, claim, clean);
     case 'address': {
       if (clean === '') return { claim: { ...claim, place: null }, problem: null };
-      const { value, problem } = kept(clean, readPlace(reader, end.station, clean));
+      const known = readable(claim.place);
+      if (known && known.area === inArea && placeText(reader, known) === clean) return { claim, problem: null };
+      const { value, problem } = kept(clean, readPlace(reader, end.station, clean, inArea));
       return { claim: withTag(reader, { ...claim, place: value }), problem };
     }
     case 'length': {
@@ -132,6 +139,9 @@ function parseDirection(reader: Reader, end: End, text: string): Read<Direction>
 
 /** Another area by its name: the number stays, in that area's first view. The area follows from an address. */
 function editArea(reader: Reader, end: End, claim: Claim, text: string): Edited {
+  const lies = placeOf(reader, claim);
+  const shown = lies && memoryOf(reader, lies.area)?.area.name;
+  if (text === (shown ?? '')) return { claim, problem: null };
   const memories = memoriesOf(reader, end.station);
   const memory = memories.find((m) => m.area.name.toLowerCase() === text.toLowerCase());
   const view = memory?.views[0];
@@ -173,7 +183,7 @@ export function editItemCell(
     }
     case 'address': {
       if (clean === '') return { claim: withItem({ ...item, offset: null }), problem: null };
-      const place = readPlace(reader, end.station, clean);
+      const place = readPlace(reader, end.station, clean, placeOf(reader, claim)?.area);
       if (!place.ok) return { claim: withItem({ ...item, offset: { typed: clean } }), problem: unreadSentence(place) };
       if (!readable(claim.place)) {
         return { claim: withItem({ ...item, offset: { bits: 0 } }, { ...claim, place: place.value }), problem: null };

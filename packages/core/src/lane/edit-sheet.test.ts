@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { applied, codesOf, edited, twoStations } from '../testing/two-stations.testing.js';
+import { applied, codesOf, edited, twoStations, without } from '../testing/two-stations.testing.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { dropItem, editSheet, type SheetEdit } from './edit-sheet.js';
@@ -134,4 +134,16 @@ test('any text in any cell is taken or kept, never an exception, and the file ca
       },
     ),
   );
+});
+
+test('a cell of a missing end that is emptied, or whose text is refused, makes no claim of nothing', () => {
+  const bare = without(twoStations(), 'claim', 'cb');
+  for (const text of [' ', '']) {
+    expect(type(bare, { at: 'eb', lane: 'lane', column: 'name', text }).changes).toEqual([]);
+    expect(type(bare, { at: 'eb', lane: null, column: 'name', text })).toMatchObject({ changes: [], lane: null });
+  }
+  const refused = type(bare, { at: 'eb', lane: 'lane', column: 'area', text: 'Nowhere' });
+  expect(refused.changes).toEqual([]);
+  expect(refused.problems).toEqual(['“Nowhere” is no area of this station; its areas: Memory']);
+  expect(type(bare, { at: 'eb', lane: null, column: 'area', text: 'Nowhere' }).changes).toEqual([]);
 });

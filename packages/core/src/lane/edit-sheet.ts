@@ -1,4 +1,5 @@
 import type { Change } from '../change/change.js';
+import { dequal } from 'dequal/lite';
 import { entityChanges } from '../change/diff.js';
 import type { Claim } from '../model/claim.js';
 import type { End } from '../model/end.js';
@@ -92,10 +93,19 @@ export function editSheet(reader: Project, edits: readonly SheetEdit[], newId: (
     claim.after = edited.claim;
     if (edited.problem) result.problems.push(edited.problem);
   }
-  for (const { before, after } of lanes.values()) result.changes.push(...entityChanges('lane', before, after));
-  for (const { before, after } of claims.values()) result.changes.push(...entityChanges('claim', before, after));
+  // A cell that was emptied, or whose text was refused, makes no claim of nothing, and no lane for it.
+  const told = [...claims.values()].filter(({ before, after }) => before !== undefined || !isBlank(after));
+  const withClaim = new Set(told.map(({ after }) => after.lane));
+  for (const { before, after } of lanes.values()) {
+    const made = before !== undefined || withClaim.has(after.id);
+    if (made) result.changes.push(...entityChanges('lane', before, after));
+    else if (result.lane === after.id) result.lane = null;
+  }
+  for (const { before, after } of told) result.changes.push(...entityChanges('claim', before, after));
   return result;
 }
+
+const isBlank = (claim: Claim): boolean => dequal(claim, emptyClaim(claim.id, claim.lane, claim.end));
 
 /** The changes that take one value out of a lane, at all its ends. */
 export function dropItem(reader: Reader, lane: Lane, key: string): Change[] {

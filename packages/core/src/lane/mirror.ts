@@ -54,7 +54,7 @@ export function mirrorLanes(reader: Reader, exchange: Exchange, from: End, to: E
       continue;
     }
     const told = claim.toldPlace?.trim() ?? '';
-    const read = told === '' ? null : readToldPlace(reader, told, to.station);
+    const read = told === '' ? null : readToldPlace(reader, told, to.station, undefined);
     if (read && !read.ok) {
       made.left.push({ name, reason: `its address there, “${told}”, cannot be read: ${read.expected}` });
       continue;

@@ -35,7 +35,8 @@ export function pasteLanes(
   block: string[][],
   newId: () => string,
 ): Pasted {
-  const understood = understandBlock(block, from.column, memoriesOf(reader, end.station));
+  const memories = memoriesOf(reader, end.station);
+  const understood = understandBlock(block, from.column, memories);
   const lanes = childrenOf(reader, 'lane', end.exchange);
   const first = from.lane === null ? lanes.length : lanes.findIndex((l) => l.id === from.lane);
   const changes: Change[] = [];
@@ -53,7 +54,7 @@ export function pasteLanes(
     for (const [column, text] of cellsOf(understood, row)) {
       // An area that is left empty is the one that the address is in.
       if (column === 'area' && text.trim() === '') continue;
-      const edited = editLaneCell(reader, end, claim, column, text);
+      const edited = editLaneCell(reader, end, claim, column, text, areaNamed(understood, row, memories));
       claim = edited.claim;
       if (edited.problem) problems.push(`line ${i + 1}: ${edited.problem}`);
     }
@@ -170,6 +171,12 @@ function pairedKeys(reader: Reader, lane: Lane, claim: Claim, rows: Claim['items
     if (!keys[i] && !readable(row.offset)) take(i, open[0]);
   });
   return keys;
+}
+
+/** The area that a row names, by which its address is to be read; undefined where it names none. */
+function areaNamed({ columns }: Understood, row: readonly string[], memories: readonly Memory[]): string | undefined {
+  const name = row[columns.indexOf('area')]?.trim().toLowerCase();
+  return name && memories.find((m) => m.area.name.toLowerCase() === name)?.area.id;
 }
 
 function lowestAddress({ columns, rows }: Understood, memories: readonly Memory[]): Place | null {

@@ -71,7 +71,8 @@ function shiftTold(reader: Reader, end: End, claim: Claim, by: number, shift: Sh
   const before = claim.toldPlace?.trim() ?? '';
   const other = childrenOf(reader, 'end', end.exchange).find((e) => e.id !== end.id);
   if (before === '' || !other) return;
-  const read = readToldPlace(reader, before, other.station);
+  const said = childrenOf(reader, 'claim', claim.lane).find((c) => c.end === other.id);
+  const read = readToldPlace(reader, before, other.station, said);
   const memory = read.ok ? memoryOf(reader, read.value.area) : null;
   const view = read.ok && memory ? viewOf(memory, read.value.view) : null;
   const name = claim.name || before;

@@ -1,16 +1,19 @@
 import type { Read } from '../address/result.js';
 import { locate, type Located } from '../address/resolve.js';
 import { areaBit, linearBit } from '../address/linear.js';
-import type { Place } from '../model/claim.js';
+import type { Claim, Place } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
 import { readPlace } from '../tags/read-place.js';
-import { realPlace } from '../tags/tag-place.js';
+import { placeOf, realPlace } from '../tags/tag-place.js';
 import type { DifferenceOf } from './difference.js';
 import type { Block, Side } from './side.js';
 
-/** The other end's place as it was typed at this end, read with the other station's own views. */
-export function readToldPlace(reader: Reader, text: string, otherStation: string): Read<Place> {
-  return readPlace(reader, otherStation, text);
+/**
+ * The other end's place as it was typed at this end, read with the other station's own views; where several of its areas
+ * write alike, in the one in which it says that the data lies.
+ */
+export function readToldPlace(reader: Reader, text: string, station: string, said: Claim | undefined): Read<Place> {
+  return readPlace(reader, station, text, said && placeOf(reader, said)?.area);
 }
 
 /** Where a told place lies in the block's area, beside where the block begins: both along the row of the told view. */
@@ -22,7 +25,7 @@ export interface ToldBeside {
 
 /** Null where the told place cannot be read, or is in another area. */
 export function toldBeside(reader: Reader, text: string, block: Block): ToldBeside | null {
-  const place = readToldPlace(reader, text, block.memory.station.id);
+  const place = readPlace(reader, block.memory.station.id, text, block.place.area);
   return place.ok ? placeBeside(realPlace(reader, place.value), block) : null;
 }
 
@@ -47,7 +50,7 @@ export function toldDifference(
   if (caller.end.calling !== 'calls' || !other.block || !caller.block) return null;
   const typed = caller.claim.toldPlace?.trim() ?? '';
   if (typed === '') return 'not told';
-  const place = readToldPlace(reader, typed, other.station.id);
+  const place = readToldPlace(reader, typed, other.station.id, other.claim);
   if (!place.ok) return 'unread';
   const beside = placeBeside(realPlace(reader, place.value), other.block);
   return beside && beside.told === beside.true ? null : { code: 'POS 1', how: 'told', left: caller, right: other };

@@ -73,7 +73,7 @@ export function editRoute(project: Project, route: Route, column: RouteColumn, t
       return slot.ok ? changed(set('route', route, ['slot'], slot.value)) : refused(slot);
     }
     case 'stated':
-      return changed(set('route', route, ['stated'], text));
+      return changed(set('route', route, ['stated'], clean));
     case 'comment':
       return changed(set('route', route, ['comment'], clean || undefined));
   }

@@ -22,7 +22,7 @@ import { memoryOf } from '../address/memory.js';
 import { formatBits, lengthBits, parseLength } from '../address/length.js';
 import { spanAddresses } from '../address/format-address.js';
 import { locate, spansOf } from '../address/resolve.js';
-import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
+import { changed, parseWhole, parseWord, parseYes, refused, type FieldEdit } from './field-edit.js';
 
 export type AreaColumn = 'name' | 'kind' | 'wordBits' | 'words' | 'writers' | 'lastWord';
 
@@ -84,6 +84,7 @@ export function editView(area: Area, viewId: string, column: ViewColumn, text: s
     case 'notation': {
       const notation = parseWord(clean, NOTATIONS, 'notation');
       if (!notation.ok) return refused(notation);
+      if (notation.value === view.notation) return changed();
       return changed(set('area', area, ['views', viewId], newView(view.order, notation.value)));
     }
     case 'unit': {
@@ -160,7 +161,10 @@ export function editReservation(
   const reservation: Reservation = known ?? { order, start: 0, length: area.wordBits, owner: '' };
   const store = (next: Reservation) => changed(set('area', area, ['reservations', id], next));
   const clean = text.trim();
-  if (column === 'puts') return store({ ...reservation, puts: clean === 'yes' ? true : undefined });
+  if (column === 'puts') {
+    const yes = parseYes(clean);
+    return yes.ok ? store({ ...reservation, puts: yes.value || undefined }) : refused(yes);
+  }
   if (column === 'from') {
     const start = startOf(reader, area, clean);
     return typeof start === 'number' ? store({ ...reservation, start }) : start;

@@ -4,7 +4,7 @@ import { set } from '../change/make.js';
 import type { BlockMember } from '../model/block-member.js';
 import { orderAfter } from '../model/order.js';
 import { ACCESSES, CALLING, MEMBER_USES, SIGNALS } from '../model/words.js';
-import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
+import { changed, parseWord, parseYes, refused, type FieldEdit } from './field-edit.js';
 import type { MemberBlock } from './member-block.js';
 
 export type MemberColumn = 'name' | 'offset' | 'bits' | 'use' | 'role' | 'signal' | 'access' | 'atStart' | 'meaning';
@@ -29,7 +29,7 @@ export function editBlockMember(block: MemberBlock, key: string, column: MemberC
   switch (column) {
     case 'offset':
     case 'bits': {
-      if (column === 'offset' && clean === '0') return store({ offset: 0 });
+      if (column === 'offset' && /^0(\s|$)/.test(clean)) return store({ offset: 0 });
       const length = parseLength(clean, block.wordBits);
       if (!length.ok) return refused(length);
       const bits = lengthBits(length.value);
@@ -56,8 +56,10 @@ export function editBlockMember(block: MemberBlock, key: string, column: MemberC
       const access = parseWord(clean, ACCESSES, 'access');
       return access.ok ? store({ access: access.value }) : refused(access);
     }
-    case 'atStart':
-      return store({ atStart: clean === 'yes' ? true : undefined });
+    case 'atStart': {
+      const yes = parseYes(clean);
+      return yes.ok ? store({ atStart: yes.value || undefined }) : refused(yes);
+    }
     default:
       return store({ [column]: clean });
   }

@@ -7,6 +7,7 @@ import { childrenOf, inOrder, orderAfter } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { memoryOf, viewOf } from '../address/memory.js';
 import type { Unit } from '../model/words.js';
+import { placeText } from '../tags/place-text.js';
 import { readPlace } from '../tags/read-place.js';
 import { changed, refused, type FieldEdit } from './field-edit.js';
 
@@ -37,7 +38,9 @@ export function editCopy(project: Project, station: string, id: string, column: 
     case 'from':
     case 'to': {
       if (clean === '') return store(null);
-      const place = readPlace(project, station, clean);
+      const before = readable(copy[column]);
+      if (before && placeText(project, before) === clean) return changed();
+      const place = readPlace(project, station, clean, before?.area);
       return place.ok ? store(place.value) : store({ typed: clean }, unreadSentence(place));
     }
     case 'length': {

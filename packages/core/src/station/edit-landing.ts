@@ -1,10 +1,11 @@
-import { memoryOf } from '../address/memory.js';
+import { memoriesOf } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
 import { set } from '../change/make.js';
+import { readable } from '../model/as-typed.js';
 import type { Landing } from '../model/landing.js';
-import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { LANDING_ROLES } from '../model/words.js';
+import { placeText } from '../tags/place-text.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 export type LandingColumn =
@@ -29,9 +30,12 @@ export function editLanding(project: Project, landing: Landing, column: LandingC
     case 'inputsAt':
     case 'outputsAt': {
       if (clean === '') return put(null);
-      const memories = childrenOf(project, 'area', landing.station).flatMap((a) => memoryOf(project, a.id) ?? []);
-      const place = parseAddress(clean, memories);
-      return put(place.ok ? place.value : { typed: text });
+      const known = readable(landing[column]);
+      if (known && placeText(project, known) === clean) return changed();
+      const memories = memoriesOf(project, landing.station);
+      const meant = memories.filter((m) => m.area.id === known?.area);
+      const place = parseAddress(clean, [...meant, ...memories]);
+      return put(place.ok ? place.value : { typed: clean });
     }
     case 'description':
       return put(clean || undefined);

@@ -82,6 +82,7 @@ export function editPort(
     }
     case 'how': {
       const how = parseWord(clean, ADDRESS_SOURCES, 'way to get an address');
+      if (how.ok && how.value === (port.how ?? 'by hand')) return changed();
       return how.ok ? changed(set('port', port, ['how'], how.value)) : refused(how);
     }
     case 'enabled': {

@@ -24,6 +24,13 @@ export function parseWord<W extends string | number>(text: string, words: readon
   return unread(`“${text}” is no ${what}`, `write ${words.join(', ')}`);
 }
 
+/** `yes` or `no`, or the start of it; a cell that is emptied says no. */
+export function parseYes(text: string): Read<boolean> {
+  if (text.trim() === '') return read(false);
+  const word = parseWord(text, ['yes', 'no'], 'answer');
+  return word.ok ? read(word.value === 'yes') : word;
+}
+
 /** A whole number between two bounds. */
 export function parseWhole(text: string, least: number, most: number, what: string): Read<number> {
   const clean = text.trim();

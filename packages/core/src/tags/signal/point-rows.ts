@@ -70,7 +70,7 @@ function signalAt(mine: Tag, caller: Side): SignalKind | null {
 }
 
 function tableOf(reader: Reader, told: string, other: Side): ReferenceTable | null {
-  const place = told === '' ? null : readToldPlace(reader, told, other.station.id);
+  const place = told === '' ? null : readToldPlace(reader, told, other.station.id, other.claim);
   const memory = place?.ok ? memoryOf(reader, place.value.area) : null;
   return (place?.ok && memory && viewOf(memory, place.value.view)?.table) || null;
 }

@@ -108,7 +108,7 @@ export const readOnly: Rule = {
 function askedFor(reader: Reader, from: Side, to: Side, named: boolean) {
   const told = from.claim.toldPlace?.trim() ?? '';
   if (named && from.end.calling === 'calls' && told !== '') {
-    const read = readToldPlace(reader, told, to.station.id);
+    const read = readToldPlace(reader, told, to.station.id, to.claim);
     const memory = read.ok ? memoryOf(reader, read.value.area) : null;
     const view = read.ok && memory && locate(memory, read.value) ? viewOf(memory, read.value.view) : null;
     return view ? { view, text: told, told: true } : null;

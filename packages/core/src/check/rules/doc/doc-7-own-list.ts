@@ -1,5 +1,6 @@
 import { samePlace } from '../../../address/same-place.js';
 import { set } from '../../../change/make.js';
+import { readToldPlace } from '../../../lane/told-place.js';
 import { sameType } from '../../../data/same-type.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Side } from '../../../lane/side.js';
@@ -8,7 +9,6 @@ import type { TypeRef } from '../../../model/claim.js';
 import type { Tag } from '../../../model/tag.js';
 import { typeText } from '../../../structure/type-text.js';
 import { tagOf } from '../../../tags/open-of.js';
-import { readPlace } from '../../../tags/read-place.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Context, Report, Rule } from '../../rule.js';
 
@@ -61,7 +61,9 @@ function* asks(comparison: Comparison, context: Context, side: Side, tag: Tag): 
   const listed = tag.asks ?? '';
   const other = comparison.sides.find((one) => one !== side);
   if (told === '' || listed === '' || plain(told) === plain(listed) || !other) return;
-  const [here, there] = [told, listed].map((text) => readPlace(context.reader, other.station.id, text));
+  const [here, there] = [told, listed].map((text) =>
+    readToldPlace(context.reader, text, other.station.id, other.claim),
+  );
   if (here!.ok && there!.ok && samePlace(here!.value, there!.value)) return;
   yield report(comparison, context, side, tag, { message: 'asks', told, listed });
 }

@@ -112,7 +112,7 @@ function* typedOutside(
   const other = sides.find((s) => s !== side);
   const told = toldPlace?.trim() ?? '';
   if (told === '' || !other || side.end.calling !== 'calls') return;
-  const read = readToldPlace(reader, told, other.station.id);
+  const read = readToldPlace(reader, told, other.station.id, other.claim);
   if (!read.ok && read.outside) yield { cell: claimCell(side, 'toldPlace'), typed: told, why: read.expected };
 }
 

@@ -80,7 +80,7 @@ export const keptAsTyped: Rule = {
         const told = side.claim.toldPlace?.trim() ?? '';
         const other = comparison.sides.find((s) => s !== side);
         if (!named || side.end.calling !== 'calls' || told === '' || !other) continue;
-        const read = readToldPlace(context.reader, told, other.station.id);
+        const read = readToldPlace(context.reader, told, other.station.id, other.claim);
         if (read.ok) continue;
         yield laneReport(context, comparison, {
           message: 'told',

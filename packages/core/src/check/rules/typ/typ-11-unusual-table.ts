@@ -32,7 +32,7 @@ export const unusualTable: Rule = {
         const told = side.claim.toldPlace?.trim() ?? '';
         const signal = tag && signalOf(tag);
         if (!tag || !other || told === '' || !signal) continue;
-        const place = readToldPlace(context.reader, told, other.station.id);
+        const place = readToldPlace(context.reader, told, other.station.id, other.claim);
         const memory = place.ok ? memoryOf(context.reader, place.value.area) : null;
         const table = place.ok && memory ? viewOf(memory, place.value.view)?.table : undefined;
         if (!table || isUsualTable(signal, table)) continue;
