@@ -378,6 +378,69 @@ describe('bad input is told in a sentence, never a 500', () => {
     );
     expect(readProject(await fileOf(id)).ok).toBe(true);
   });
+
+  const put = (kind: Kind, fields: object) => ({ kind, id: 'fresh', path: [], after: { id: 'fresh', ...fields } });
+  test.each([
+    ['nothing as an entity', { kind: 'station', id: 'fresh', path: [], after: null }, 'must be an object'],
+    ['a list as an entity', { kind: 'tag', id: 'fresh', path: [], after: [] }, 'must be an object'],
+    ['a number as a place', put('claim', { place: 3 }), 'claim fresh, place'],
+    ['nothing as what is told', put('end', { told: null }), 'end fresh, told'],
+    ['a list as an id', put('port', { station: ['a'] }), 'port fresh, station'],
+    [
+      'an entity without an id',
+      { kind: 'rack', id: 'fresh', path: [], after: {} },
+      'an entity keeps its id, and nothing',
+    ],
+    ['an entity under another id', { ...put('lane', {}), id: 'stale' }, 'an entity keeps its id, and "fresh"'],
+    [
+      'an id that becomes another',
+      { kind: 'station', id: 'plantctl', path: ['id'], before: 'plantctl', after: 'other' },
+      'an entity keeps its id, and "other"',
+    ],
+  ])('%s is refused, with where it is', async (_, change, words) => {
+    const id = await fresh();
+    const before = await fileOf(id);
+    const { status, body } = await send(id, JSON.stringify({ id: 'wrong', label: '', changes: [change] }));
+    expect([409, 422]).toContain(status);
+    expect(JSON.stringify(body).replaceAll('\\"', '"')).toContain(words);
+    expect(await fileOf(id)).toBe(before);
+  });
+
+  test('an entity of the demo with any JSON in one of its fields is answered below 500, put or changed', async () => {
+    const id = await fresh();
+    const read = readProject(await fileOf(id));
+    if (!read.ok) throw new Error('the demo cannot be read');
+    const { project } = read;
+    const all = KINDS.flatMap((kind) => [...project.all(kind)].slice(0, 3).map((entity) => ({ kind, entity })));
+    const fields = (entity: Entity) => Object.keys(entity);
+    let n = 0;
+    await fc.assert(
+      fc.asyncProperty(
+        fc.constantFrom(...all),
+        fc.nat(30),
+        fc.oneof(fc.jsonValue(), fc.constantFrom(null, 3, '', [], {}, ['plantctl'], { area: 3 }, { a: null })),
+        fc.boolean(),
+        async ({ kind, entity }, choice, value, asNew) => {
+          const field = fields(entity)[choice % fields(entity).length]!;
+          const before = entity[field as 'id'] as Change['before'];
+          const change: Change = asNew
+            ? { kind, id: `n${n}`, path: [], after: { ...(entity as object), id: `n${n}`, [field]: value } }
+            : {
+                kind,
+                id: entity.id,
+                path: [field],
+                after: value as Change['after'],
+                ...(before === undefined ? {} : { before }),
+              };
+          const { status } = await send(id, JSON.stringify({ id: `m${n++}`, label: '', changes: [change] }));
+          expect(status).toBeLessThan(500);
+        },
+      ),
+      { numRuns: 150 },
+    );
+    const after = readProject(await fileOf(id));
+    expect(after.ok ? [] : after.problems).toEqual([]);
+  });
 });
 
 test('a migrated database is what the tables say: no drift', async () => {

@@ -52,8 +52,8 @@ export class ChangesService {
     let applied = apply(reader, set);
     while (await reader.fetch()) applied = apply(reader, set);
     if (!applied.ok) throw refused(applied.refusal);
-    const problems = applied.entities.flatMap((e) => (e.after ? inspectEntity(e.kind, e.after) : []));
-    if (applied.entities.some((e) => e.kind === 'project' && !e.after)) {
+    const problems = applied.entities.flatMap((e) => (e.after === undefined ? [] : inspectEntity(e.kind, e.after)));
+    if (applied.entities.some((e) => e.kind === 'project' && e.after === undefined)) {
       problems.push({ where: 'project', found: 'it is dropped', expected: 'its own entry stays' });
     }
     if (problems.length > 0) throw unprocessable('The change set would leave something that cannot be.', problems);

@@ -54,7 +54,7 @@ export class RowReader implements Reader {
    */
   async fetchFor(set: ChangeSet): Promise<void> {
     for (const { kind, path, after } of set.changes) {
-      if (path.length > 0 || typeof after !== 'object' || after === null) continue;
+      if (path.length > 0 || after === undefined) continue;
       for (const named of referencesOf(kind, after as unknown as Entity)) this.get(named.kind, named.id);
     }
     let waiting: readonly Change[] = set.changes;

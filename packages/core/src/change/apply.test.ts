@@ -74,6 +74,10 @@ test('refuses what is not there, ids that are taken, and references that lead no
   expect(refusal(project, put('station', { ...station, id: 'new', profile: 'none' })).sentence).toBe(
     'station new, profile: there is no profile "none"',
   );
+  expect(refusal(project, { kind: 'station', id: 'sa', path: ['id'], before: 'sa', after: 'sz' }).sentence).toBe(
+    'station sa, id: an entity keeps its id, and "sz" was to be it',
+  );
+  expect(refusal(project, { ...put('station', { ...station, id: 'new' }), id: 'newer' }).code).toBe('id differs');
   const wrongKind = set('end', project.get('end', 'ea')!, ['station'], 'net');
   expect(refusal(project, wrongKind).code).toBe('dangling');
 });

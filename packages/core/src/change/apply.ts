@@ -11,6 +11,7 @@ export type Refusal =
   | { code: 'conflict'; change: Change; stored: Json | undefined; sentence: string }
   | { code: 'not there'; change: Change; sentence: string }
   | { code: 'id taken'; change: Change; sentence: string }
+  | { code: 'id differs'; change: Change; sentence: string }
   | { code: 'dangling'; kind: Kind; id: string; path: readonly string[]; target: string; sentence: string }
   | { code: 'depended upon'; kind: Kind; id: string; dependents: { kind: Kind; id: string }[]; sentence: string };
 
@@ -81,6 +82,10 @@ export function apply(reader: Reader, changeSet: ChangeSet): Applied {
     if (path.length > 0 && next === undefined) {
       const sentence = `${where(change)}: the path leads through nothing`;
       return refuse({ code: 'not there', change, sentence });
+    }
+    if (isTree(next) && next.id !== id) {
+      const sentence = `${where(change)}: an entity keeps its id, and ${quoted(next.id)} was to be it`;
+      return refuse({ code: 'id differs', change, sentence });
     }
     entry.after = next as unknown as Entity | undefined;
   }

@@ -1,5 +1,4 @@
-import type { AsTyped } from './as-typed.js';
-import { IN_TAG, type Place, type TypeRef } from './claim.js';
+import { IN_TAG } from './claim.js';
 import type { Entity, EntityOf, Kind } from './kinds.js';
 
 /** A field of one entity that names another. */
@@ -29,18 +28,21 @@ export const OWNER_FIELD: Partial<Record<Kind, string>> = {
 
 type Lister<K extends Kind> = (entity: EntityOf[K]) => Reference[];
 
-const one = (kind: Kind, id: string | null | undefined, field: string): Reference[] =>
-  id ? [{ kind, id, path: [field] }] : [];
+// What is read here may not be an entity yet: it is asked for its references before it is inspected.
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isNamed = (id: unknown): id is string => typeof id === 'string' && id !== '';
+const listed = (value: unknown): [key: string, entry: Record<string, unknown>][] =>
+  isObject(value) ? Object.entries(value).flatMap(([key, entry]) => (isObject(entry) ? [[key, entry]] : [])) : [];
 
-const place = (value: Place | AsTyped | null, field = 'place'): Reference[] =>
-  value && 'area' in value
-    ? [{ kind: value.view === IN_TAG ? 'tag' : 'area', id: value.area, path: [field, 'area'] }]
-    : [];
+const at = (kind: Kind, id: unknown, ...path: string[]): Reference[] => (isNamed(id) ? [{ kind, id, path }] : []);
+const one = (kind: Kind, id: unknown, field: string): Reference[] => at(kind, id, field);
 
-const type = (value: TypeRef | AsTyped | null | undefined, ...field: string[]): Reference[] =>
-  value && 'structure' in value && value.structure
-    ? [{ kind: 'structure', id: value.structure, path: [...field, 'structure'] }]
-    : [];
+const place = (value: unknown, field = 'place'): Reference[] =>
+  isObject(value) ? at(value.view === IN_TAG ? 'tag' : 'area', value.area, field, 'area') : [];
+
+const type = (value: unknown, ...field: string[]): Reference[] =>
+  isObject(value) ? at('structure', value.structure, ...field, 'structure') : [];
 
 const LISTERS: { [K in Kind]: Lister<K> } = {
   project: () => [],
@@ -50,16 +52,12 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   network: () => [],
   exchange: (x) => [
     ...one('station', x.via, 'via'),
-    ...Object.entries(x.start ?? {}).flatMap(([key, step]): Reference[] =>
-      step.end ? [{ kind: 'end', id: step.end, path: ['start', key, 'end'] }] : [],
-    ),
+    ...listed(x.start).flatMap(([key, step]) => at('end', step.end, 'start', key, 'end')),
   ],
   station: (s) => [
     ...one('profile', s.profile, 'profile'),
     ...one('station', s.runsOn, 'runsOn'),
-    ...Object.entries(s.groups ?? {}).flatMap(([key, group]): Reference[] =>
-      group.station ? [{ kind: 'station', id: group.station, path: ['groups', key, 'station'] }] : [],
-    ),
+    ...listed(s.groups).flatMap(([key, group]) => at('station', group.station, 'groups', key, 'station')),
   ],
   rack: (r) => one('station', r.station, 'station'),
   module: (m) => one('rack', m.rack, 'rack'),
@@ -84,7 +82,7 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   ],
   expectation: (e) => [...one('station', e.from, 'from'), ...one('station', e.to, 'to')],
   area: (a) => one('station', a.station, 'station'),
-  structure: (s) => Object.entries(s.members).flatMap(([key, member]) => type(member.type, 'members', key, 'type')),
+  structure: (s) => listed(s.members).flatMap(([key, member]) => type(member.type, 'members', key, 'type')),
   series: (s) => [...one('station', s.station, 'station'), ...type(s.type, 'type'), ...place(s.place)],
   import: (i) => one('station', i.station, 'station'),
   tag: (t) => [
@@ -104,7 +102,7 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
     ...one('exchange', e.exchange, 'exchange'),
     ...one('station', e.station, 'station'),
     ...one('port', e.port, 'port'),
-    ...Object.keys(e.told).map((id): Reference => ({ kind: 'end', id, path: ['told', id] })),
+    ...listed(e.told).flatMap(([id]) => at('end', id, 'told', id)),
   ],
   lane: (l) => one('exchange', l.exchange, 'exchange'),
   claim: (c) => [
@@ -115,9 +113,9 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
   ],
 };
 
-/** Every reference that an entity holds, with the path of the field that holds it. */
+/** Every reference that an entity holds, with the path of the field that holds it; of what is none, none. */
 export function referencesOf(kind: Kind, entity: Entity): Reference[] {
-  return (LISTERS[kind] as (entity: Entity) => Reference[])(entity);
+  return isObject(entity) ? (LISTERS[kind] as (entity: Entity) => Reference[])(entity) : [];
 }
 
 /** The list of a station's tags with a name, upper and lower case alike: read as `referrers('tag', nameKey(…))`. */
@@ -126,6 +124,7 @@ export const nameKey = (station: string, name: string): string => `${station}/${
 /** Every list that an entity stands in: of what it refers to, and of tags by their names. */
 export function listsOf(kind: Kind, entity: Entity): string[] {
   const lists = referencesOf(kind, entity).map((reference) => reference.id);
-  if (kind === 'tag') lists.push(nameKey((entity as EntityOf['tag']).station, (entity as EntityOf['tag']).name));
-  return lists;
+  if (kind !== 'tag') return lists;
+  const { station, name } = entity as EntityOf['tag'];
+  return isNamed(station) && typeof name === 'string' ? [...lists, nameKey(station, name)] : lists;
 }
