@@ -151,21 +151,19 @@ test('a Doubt is accepted with reason and name, by keyboard, and comes back when
 test('a page that one sets out for right after an edit opens, however slowly it comes', async ({ page, app }) => {
   let comes = () => {};
   const held = new Promise<void>((resolve) => (comes = resolve));
-  await page.clock.install();
-  await page.goto(`${app.url}/p/${await app.agreed()}/exchanges/startup`);
-  await page.clock.resume();
-  await expectTally(page, 0, 0);
   await page.route(/findings-page.*\.js$/, async (route) => {
     await held;
     await route.continue();
   });
+  await page.clock.install();
+  await page.goto(`${app.url}/p/${await app.agreed()}/exchanges/startup`);
+  await page.clock.resume();
+  await expectTally(page, 0, 0);
   await cell(page, 'lane:read-back', 13).click();
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
   await page.keyboard.type('UINT x12');
   await page.keyboard.press('Enter');
-  const asked = page.waitForRequest(/findings-page.*\.js$/);
   await page.getByRole('link', { name: /^Findings:/ }).press('Enter');
-  await asked;
   // The address bar names the cell a moment after an edit: that moment passes while the page is on its way.
   await page.clock.runFor(1000);
   comes();

@@ -133,7 +133,7 @@ test('edits made while the server is away are sent when it is back', async ({ pa
   await expectTally(page, 3, 0);
   await app.stop();
   await typeName(page, 1, 'Offline');
-  await expect(page.getByText('the server does not answer; 1 edit waits here')).toBeVisible();
+  await expect(page.getByText('server away; 1 edit waits')).toBeVisible();
   await app.start();
   await expect(page.getByText('1 edit waits here')).toBeHidden({ timeout: 15_000 });
   await expectStored(page);
@@ -345,4 +345,48 @@ test('the list of projects comes by itself once the server answers', async ({ pa
   await app.start();
   await expect(page.getByRole('list').getByRole('link').first()).toBeVisible();
   await expect(page.getByRole('alert')).toBeHidden();
+});
+
+test('a page that was never gone to opens while the server is away: all are fetched beforehand', async ({
+  page,
+  app,
+}) => {
+  const project = await app.duty();
+  const last = page.waitForResponse(/compare-page.*\.js$/);
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await last;
+  await app.stop();
+  await page.getByRole('link', { name: /^Findings:/ }).click();
+  await page.getByRole('button', { name: 'By rule' }).click();
+  await page.getByRole('button', { name: 'Fix SIZ 1: SkidCtl: 5 words → 6 words' }).click();
+  await expectTally(page, 2, 0);
+  await page.getByRole('link', { name: 'Wiring' }).click();
+  await expect(page.getByRole('grid', { name: /^Networks/ })).toBeVisible();
+  await app.start();
+  await expectStored(page);
+  expect(await app.file(project)).not.toContain('"count": 5, "unit": 16');
+});
+
+test('a page whose code cannot be fetched waits for the server, and opens by itself', async ({ page, app }) => {
+  const project = await app.duty();
+  await page.route(/wiring-page.*\.js$/, (route) => route.abort());
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await app.stop();
+  await page.getByRole('link', { name: 'Wiring' }).click();
+  await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
+  await expect(page.getByText('This page was not loaded before.')).toBeVisible();
+  await page.unroute(/wiring-page.*\.js$/);
+  await app.start();
+  await expect(page.getByRole('grid', { name: /^Networks/ })).toBeVisible();
+});
+
+test('a page that the server does not have any more is not loaded anew again and again', async ({ page, app }) => {
+  const project = await app.duty();
+  await page.route(/wiring-page.*\.js$/, (route) => route.fulfill({ status: 404, body: '' }));
+  await page.goto(`${app.url}/p/${project}/wiring`);
+  await expect(page.getByRole('heading', { name: 'This page cannot be loaded' })).toBeVisible();
+  await page.getByRole('link', { name: 'All projects' }).click();
+  await expect(page.getByRole('heading', { name: 'Projects' })).toBeVisible();
 });

@@ -5,8 +5,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { fetchPages } from './frame/fetch-pages';
 import { followRouter } from './frame/on-the-way';
-import { router } from './routes';
+import { router, routes } from './routes';
 import { store } from './store/store';
 import { GlobalStyle } from './theme/global-style';
 import { currentTheme, showTheme } from './theme/theme';
@@ -21,3 +22,5 @@ createRoot(document.getElementById('root')!).render(
     </Provider>
   </StrictMode>,
 );
+
+window.addEventListener('load', () => void fetchPages(routes));

@@ -1,11 +1,11 @@
-import { createBrowserRouter } from 'react-router';
+import { createBrowserRouter, type RouteObject } from 'react-router';
 import { Broken } from './frame/broken';
 import { NothingHere } from './frame/nothing-here';
 import { Frame } from './frame/frame';
 import { ProjectsPage } from './projects/projects-page';
 
 /** Every address of the application; what a link can name. */
-export const router = createBrowserRouter([
+export const routes: RouteObject[] = [
   { path: '/', Component: ProjectsPage, ErrorBoundary: Broken },
   {
     path: '/p/:project',
@@ -89,4 +89,6 @@ export const router = createBrowserRouter([
     ],
   },
   { path: '*', Component: () => <Broken /> },
-]);
+];
+
+export const router = createBrowserRouter(routes);

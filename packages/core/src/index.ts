@@ -12,6 +12,8 @@ export * from './change/apply.js';
 export * from './change/change.js';
 export * from './change/changes-nothing.js';
 export * from './change/diff.js';
+export * from './change/field-words.js';
+export * from './change/too-long.js';
 export * from './change/make.js';
 export * from './change/merge.js';
 export * from './change/overlap.js';

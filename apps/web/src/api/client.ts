@@ -88,6 +88,12 @@ const at = (project: string) => `/projects/${encodeURIComponent(project)}`;
 const parsed = async <T>(response: Promise<Response>): Promise<T> => (await (await response).json()) as T;
 
 export const api = {
+  /** whether the server answers now */
+  isThere: () =>
+    fetch('/api/health').then(
+      ({ ok }) => ok,
+      () => false,
+    ),
   list: () => parsed<ProjectSummary[]>(request('/projects')),
   tally: (id: string) => parsed<ProjectSummary>(request(`${at(id)}/tally`)),
   create: (name: string) => parsed<ProjectSummary>(request('/projects', json('POST', { name }))),

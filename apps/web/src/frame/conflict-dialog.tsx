@@ -1,6 +1,6 @@
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { isGone, withPutBack, withStoredBefore, type Json } from '@dialoga/core';
+import { fieldWords, isGone, withPutBack, withStoredBefore, type Json, type Refusal } from '@dialoga/core';
 import { canKeepBoth, settle } from '../store/rebasing';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Overlay, Panel } from './overlay';
@@ -32,6 +32,13 @@ function words(value: Json | undefined): string {
   return typeof value === 'string' ? value : JSON.stringify(value);
 }
 
+/** Without the ids that stand in the sentence of a refusal: nobody on the screen knows them. */
+function whatHappened(refusal: Refusal): string {
+  if (refusal.code === 'not there') return 'What you edited was deleted';
+  if (refusal.code === 'dangling') return 'What you named in it was deleted';
+  return refusal.code === 'conflict' ? `Both change the same ${fieldWords(refusal.change.path)}` : refusal.sentence;
+}
+
 /** Somebody else changed the same thing: both values, and which is to stand. Nothing typed is lost meanwhile. */
 export function ConflictDialog() {
   const { aside, project } = useStateOf((s) => s.project);
@@ -52,7 +59,7 @@ export function ConflictDialog() {
             Changed by {met?.author ?? 'somebody else'} meanwhile
           </Heading>
           <p>
-            Your edit “{set.label}” meets {met ? `“${met.set.label}”` : 'another one'}. {refusal.sentence}.
+            Your edit “{set.label}” meets {met ? `“${met.set.label}”` : 'another one'}. {whatHappened(refusal)}.
           </p>
           {mine && (
             <Values>

@@ -4,6 +4,7 @@ import { colour } from '../theme/tokens';
 
 const Words = styled.span`
   color: ${colour.ink2};
+  white-space: nowrap;
 `;
 
 /** Says so when edits wait to be sent, or lanes to be checked. */
@@ -13,7 +14,7 @@ export function Waiting() {
   const left = useStateOf((s) => s.findings.left);
   const words =
     sending === 'away'
-      ? `the server does not answer; ${pending} ${pending === 1 ? 'edit waits' : 'edits wait'} here`
+      ? `server away; ${pending} ${pending === 1 ? 'edit waits' : 'edits wait'}`
       : pending > 1
         ? `sending ${pending} edits`
         : left > 0

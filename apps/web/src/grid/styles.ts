@@ -109,7 +109,7 @@ export const Body = styled.div`
   .cell.chosen {
     background: ${colour.hairline};
   }
-  .cell.cursor {
+  .cell.cursor:not(:has(input)) {
     outline: 2px solid ${colour.focus};
   }
   .cell.solid {
@@ -173,14 +173,19 @@ export const Tint = styled.div`
 `;
 
 export const Editor = styled.input`
+  position: relative;
+  z-index: 2;
+  flex: none;
   width: 100%;
   height: 100%;
-  min-width: 0;
+  /* In a narrow column it lies over its neighbours. */
+  min-width: 88px;
   border: 0;
-  padding: 0 ${space[1]}px;
+  padding: 0 5px;
   background: ${colour.sheet};
   font-family: inherit;
   outline: 2px solid ${colour.focus};
+  outline-offset: -2px;
   &[aria-invalid] {
     outline-color: ${colour.differs};
   }

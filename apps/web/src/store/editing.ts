@@ -1,4 +1,4 @@
-import { apply, changesNothing, invert, type Change, type ChangeSet } from '@dialoga/core';
+import { apply, changesNothing, invert, tooLong, type Change, type ChangeSet } from '@dialoga/core';
 import { check } from './checking';
 import { keepEdits } from './kept-edits';
 import { newId } from './new-id';
@@ -44,6 +44,9 @@ function commit(set: ChangeSet, as: 'edit' | 'undo' | 'redo'): Thunk<string | nu
     if (past !== null) {
       return refuse(`This is revision ${past} as it was: it cannot be edited. Restore it, or go to the newest.`);
     }
+    // The server would refuse it: said here, the text is still in its cell.
+    const long = as === 'edit' ? set.changes.map(tooLong).find((sentence) => sentence !== null) : null;
+    if (long) return refuse(long);
     const applied = apply(project, set);
     if (!applied.ok) return refuse(applied.refusal.sentence);
     dispatch(edited({ project: project.with(applied.entities), set, as }));

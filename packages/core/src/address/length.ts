@@ -59,7 +59,8 @@ export function parseLength(text: string, unit: Unit): Read<Length> {
   }
   const count = Number(match[1]);
   const word = (match[2] ?? '').trim().toLowerCase();
-  const typedUnit = word === '' ? unit : TYPED_UNITS[word];
+  const known = Object.hasOwn(TYPED_UNITS, word) ? TYPED_UNITS[word] : undefined;
+  const typedUnit = word === '' ? unit : known;
   if (typedUnit === undefined) return unread(`“${word}” is no unit of length`, `${expected}; bits, bytes, words`);
   if (count === 0) return unread('a length of 0', 'it must be 1 or more');
   return read({ count, unit: typedUnit });

@@ -15,6 +15,14 @@ test.each([
   expect(parseType(shown)).toEqual(read);
 });
 
+test.each([
+  ['REAL x1000001', '1000001 elements'],
+  ['ARRAY [0..999] OF INT[2000]', '2000000 elements'],
+  ['STRING[65536]', 'a text of 65536 characters'],
+])('%s is more than a type takes', (text, found) => {
+  expect(parseType(text)).toMatchObject({ ok: false, found: expect.stringContaining(found) as unknown });
+});
+
 test.each(['RAEL', '', 'INT[0]', 'INT ×0', 'ARRAY [5..2] OF INT', 'ARRAY [0..3] OF FOO', '3 REAL', 'REAL,3'])(
   '%s is refused',
   (text) => {

@@ -37,6 +37,9 @@ export const ELEMENTARY_TYPES: ReadonlyMap<string, ElementaryType> = new Map(
 );
 
 export const DEFAULT_CAPACITY = 80;
+/** What a type takes at most: elements of an array, characters of a text. */
+export const MOST_ELEMENTS = 1_000_000;
+export const MOST_CHARACTERS = 65_535;
 
 export function elementary(base: string): ElementaryType | null {
   return ELEMENTARY_TYPES.get(base) ?? null;
@@ -62,7 +65,7 @@ export function parseType(text: string): Read<TypeRef> {
     if (!inner.ok) return inner;
     const count = Number(to) - Number(from) + 1;
     if (count < 1) return unread(`the array of “${clean}” ends before it begins`, expected);
-    return read({ ...inner.value, count: inner.value.count * count });
+    return counted(clean, { ...inner.value, count: inner.value.count * count });
   }
   const match = PLAIN.exec(clean);
   const type = match && elementary(match[1]!.toUpperCase());
@@ -70,6 +73,15 @@ export function parseType(text: string): Read<TypeRef> {
   const bracket = match[2] === undefined ? undefined : Number(match[2]);
   const times = match[3] === undefined ? 1 : Number(match[3]);
   if (bracket === 0 || times === 0) return unread(`“${clean}” has no elements`, expected);
-  if (type.family === 'text') return read({ base: type.name, count: times, capacity: bracket ?? DEFAULT_CAPACITY });
-  return read({ base: type.name, count: times * (bracket ?? 1) });
+  if (type.family !== 'text') return counted(clean, { base: type.name, count: times * (bracket ?? 1) });
+  const capacity = bracket ?? DEFAULT_CAPACITY;
+  if (capacity <= MOST_CHARACTERS) return counted(clean, { base: type.name, count: times, capacity });
+  return unread(`a text of ${bracket} characters`, `a text has at most ${MOST_CHARACTERS}`);
+}
+
+/** The type, or why there cannot be so many of it. */
+export function counted(text: string, type: TypeRef): Read<TypeRef> {
+  return type.count <= MOST_ELEMENTS
+    ? read(type)
+    : unread(`“${text}” has ${type.count} elements`, `an array has at most ${MOST_ELEMENTS}`);
 }

@@ -1,6 +1,6 @@
 import { memoriesOf, layoutFor, memoryOf } from '../address/memory.js';
 import { areaBit, linearBit } from '../address/linear.js';
-import { lengthBits, parseLength } from '../address/length.js';
+import { formatBits, lengthBits, parseLength } from '../address/length.js';
 import { NOTATION } from '../address/notations/catalogue.js';
 import type { View } from '../model/view.js';
 import { read, unread, unreadSentence, type Read } from '../address/result.js';
@@ -27,6 +27,10 @@ export interface Edited {
   /** a sentence for the person who typed, or null */
   problem: string | null;
 }
+
+/** bits: what a header and an offset in a lane come to at most */
+const MOST_HEADER = 1_000_000;
+const MOST_OFFSET = 1e9;
 
 /** A claim of which nothing is filled in yet. */
 export function emptyClaim(id: string, lane: string, end: string): Claim {
@@ -115,9 +119,11 @@ export function editLaneCell(
     case 'header': {
       if (clean === '') return { claim: { ...claim, header: undefined }, problem: null };
       const header = parseLength(clean.replace(/^header\s+/i, ''), lengthUnit(reader, claim));
-      return header.ok
-        ? { claim: { ...claim, header: lengthBits(header.value) }, problem: null }
-        : { claim, problem: unreadSentence(header) };
+      if (!header.ok) return { claim, problem: unreadSentence(header) };
+      const bits = lengthBits(header.value);
+      return bits <= MOST_HEADER
+        ? { claim: { ...claim, header: bits }, problem: null }
+        : { claim, problem: `“${clean}” is too long: a header has at most ${formatBits(MOST_HEADER, 8)}` };
     }
     case 'type': {
       if (clean === '') return { claim: { ...claim, type: null }, problem: null };
@@ -221,6 +227,7 @@ export function offsetOf(reader: Reader, claim: Claim, named: Place, text: strin
     offset.bits = Math.floor(linear / inUnit) * inUnit - Math.floor(payload / inUnit) * inUnit;
     offset.bit = at % inUnit;
   }
+  if (offset.bits > MOST_OFFSET) return unread(`“${text}” lies too far from its lane`, 'give it a lane of its own');
   if (offset.bits >= 0) return read(offset);
   const before = claim.header ? 'the payload of its lane, which begins after the header' : 'its lane';
   return unread(`“${text}” lies before ${before}`, 'move the start of the lane first');

@@ -1,5 +1,6 @@
 import { IsString, MaxLength } from 'class-validator';
-import { IsId, IsOrder, LONGEST_TEXT } from './fields.js';
+import { IsId, IsOrder } from './fields.js';
+import { LONGEST_TEXT } from './longest.js';
 
 /** Somebody's word that a Doubt is all right. It falls away when what the finding rests on changes. */
 export class Acceptance {

@@ -1,9 +1,6 @@
 import { applyDecorators } from './apply-decorators.js';
+import { LONGEST_NAME, LONGEST_TEXT } from './longest.js';
 import { IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-
-/** The longest name or text that Dialoga itself takes; a station's own limit is its profile's affair. */
-export const LONGEST_NAME = 500;
-export const LONGEST_TEXT = 4000;
 
 /** Ids come from outside the core, are never reused, start with a letter and are unique in the whole project. */
 export const ID_PATTERN = /^[A-Za-z][A-Za-z0-9-]{0,63}$/;

@@ -2,10 +2,9 @@ import { validateSync } from 'class-validator';
 import { CLASSES } from './classes.js';
 import { ID_PATTERN } from './fields.js';
 import { KIND_WORDS, PROJECT_ID, type Kind } from './kinds.js';
+import { LONGEST_TYPED } from './longest.js';
 import { nestedFieldsOf, type NestedField } from './nested.js';
 import { quoted, type Problem } from './problem.js';
-
-const LONGEST_TYPED = 2000;
 
 interface Found {
   path: string[];

@@ -1,15 +1,13 @@
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
+import { LONGEST_ROUTE } from './longest.js';
 import { Nested, RecordOf } from './nested.js';
 import { TRAFFICS, type Traffic } from './words.js';
-
-/** The longest text of a route that is kept: one that somebody pasted by mistake is kept too, and judged. */
-const LONGEST_STATED = 20_000;
 
 /** One text of those that a program may build while it runs. */
 export class PermittedText {
   @IsOrder() order!: number;
-  @IsString() @MaxLength(LONGEST_STATED) text!: string;
+  @IsString() @MaxLength(LONGEST_ROUTE) text!: string;
 }
 
 /** That the text is put together by a program while it runs. */
@@ -34,7 +32,7 @@ export class Route {
   /** the slot of the CPU that is meant, where the rack has several; null: the first */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
   /** the text as it was typed at the station that asks; empty: none yet */
-  @IsString() @MaxLength(LONGEST_STATED) stated!: string;
+  @IsString() @MaxLength(LONGEST_ROUTE) stated!: string;
   @Nested(() => BuiltText, { nullable: true }) built?: BuiltText | null;
   @IsText() comment?: string;
 }

@@ -1,5 +1,6 @@
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
-import { IsId, IsOrder, IsText, LONGEST_TEXT } from './fields.js';
+import { IsId, IsOrder, IsText } from './fields.js';
+import { LONGEST_TEXT } from './longest.js';
 import { SETTING_STATES, SETTING_WAYS, type SettingState, type SettingWay } from './words.js';
 
 /**

@@ -1,5 +1,6 @@
 import { IsString, MaxLength } from 'class-validator';
-import { IsId, IsOrder, LONGEST_TEXT } from './fields.js';
+import { IsId, IsOrder } from './fields.js';
+import { LONGEST_TEXT } from './longest.js';
 
 /** Somebody has typed, or looked up, a value where it has to stand. Holds as long as that is the value. */
 export class Tick {

@@ -32,6 +32,8 @@ export type PortColumn =
   | 'bridgedTo'
   | 'recognised';
 
+const MOST_FORMER = 50;
+
 /**
  * Typed text into one field of a port. `10.48.10.11/24` sets address and mask; an address that changes leaves the old
  * one among the former; a network that is not there yet is made.
@@ -95,7 +97,11 @@ export function editPort(
       return changed(set('port', port, [column], clean || undefined));
     case 'former': {
       const addresses = clean.split(/[\s,;]+/).filter((a) => a !== '');
-      return changed(set('port', port, ['former'], addresses));
+      if (addresses.length <= MOST_FORMER) return changed(set('port', port, ['former'], addresses));
+      return refused({
+        found: `${addresses.length} former addresses`,
+        expected: `a port keeps at most ${MOST_FORMER}`,
+      });
     }
     default:
       return changed(set('port', port, [column], clean));
@@ -126,6 +132,6 @@ function editAddress(port: Port, text: string): FieldEdit {
   }
   const old = port.address.trim();
   const wasOne = parseIpv4(old).ok && old !== address.trim() && !port.former.includes(old);
-  if (wasOne) changes.push(set('port', port, ['former'], [...port.former, old]));
+  if (wasOne) changes.push(set('port', port, ['former'], [...port.former, old].slice(-MOST_FORMER)));
   return { changes, problem: null };
 }

@@ -1,5 +1,5 @@
-import { read, type Read } from '../address/result.js';
-import { parseType } from '../data/types.js';
+import type { Read } from '../address/result.js';
+import { counted, parseType } from '../data/types.js';
 import type { TypeRef } from '../model/claim.js';
 import type { Project } from '../model/project.js';
 
@@ -12,5 +12,5 @@ export function readType(project: Project, text: string): Read<TypeRef> {
   const structure = name && [...project.all('structure')].find((s) => s.name.toLowerCase() === name);
   if (!match || !structure) return parseType(text);
   const count = Number(match[2] ?? 1) * Number(match[3] ?? 1);
-  return read({ base: 'STRUCT', count: Math.max(1, count), structure: structure.id });
+  return counted(text.trim(), { base: 'STRUCT', count: Math.max(1, count), structure: structure.id });
 }

@@ -96,7 +96,8 @@ function word(clean: string, words: readonly string[], others: Record<string, st
   const before = WORDS.get(what)?.get(clean);
   if (before) return before;
   const low = clean.toLowerCase();
-  const known = others[low] !== undefined && !words.includes(low) ? read(others[low]) : parseWord(clean, words, what);
+  const other = Object.hasOwn(others, low) && !words.includes(low) ? others[low] : undefined;
+  const known = other === undefined ? parseWord(clean, words, what) : read(other);
   if (!known.ok) return { value: null, problem: unreadSentence(known), taken: false };
   return remembered(what, clean, fine(known.value));
 }
