@@ -11,7 +11,8 @@ import {
   type MachineValue,
   type NumberKind,
 } from '../testing/byte-machine.testing.js';
-import { edited, twoStations } from '../testing/two-stations.testing.js';
+import { newArea } from '../model/create.js';
+import { added, edited, twoStations } from '../testing/two-stations.testing.js';
 import { compareLane, type Verdict } from './compare.js';
 
 /** One value of a random lane: its type, and where it begins. */
@@ -38,6 +39,10 @@ interface RandomLane {
   source: LaneEnd;
   sink: LaneEnd;
   carries: Carries;
+  /** units by which the caller names another place than where the data is; null: it names none */
+  told: number | null;
+  /** at both stations another area stands first, in which addresses are written alike */
+  alike: boolean;
 }
 
 const KINDS: Record<string, NumberKind> = {
@@ -113,8 +118,10 @@ const lane: fc.Arbitrary<RandomLane> = fc
     off: fc.constantFrom(...OFF),
     spare: fc.integer({ min: 0, max: 3 }),
     headers: fc.tuple(fc.nat(2), fc.nat(2)),
+    told: fc.constantFrom(null, null, null, 0, 0, 0, 1),
+    alike: fc.boolean(),
   })
-  .map(({ source, sink, values: list, others, carries, likeness, off, spare, headers }) => {
+  .map(({ source, sink, values: list, others, carries, likeness, off, spare, headers, told, alike }) => {
     const last = list.at(-1)!;
     const length = (last.slot + slotsOf(last) + spare) * 4;
     const a: LaneEnd = { ...source, values: list, length, header: headers[0] };
@@ -153,7 +160,7 @@ const lane: fc.Arbitrary<RandomLane> = fc
         b.bitsFromBottom = sink.bitsFromBottom;
       }
     }
-    return { source: a, sink: b, carries };
+    return { source: a, sink: b, carries, told, alike };
   });
 
 const swapName = ({ bytes, words }: MachineEnd['swap']): Swap => {
@@ -167,7 +174,7 @@ const namedBit = (end: MachineEnd, v: LaneValue): { bit?: number } =>
   v.named === null || end.unit === 1 ? {} : { bit: v.named % Math.min(end.unit, end.wordBits) };
 
 /** The same lane as a project. */
-function verdictOf({ source, sink, carries }: RandomLane): Verdict {
+function verdictOf({ source, sink, carries, told, alike }: RandomLane): Verdict {
   const claim = (end: LaneEnd): Partial<Claim> => ({
     length: { count: end.length + end.header * 4, unit: 8 },
     header: end.header * 32,
@@ -217,14 +224,23 @@ function verdictOf({ source, sink, carries }: RandomLane): Verdict {
   };
   const a = put(ca, source, 'u', 'areaa');
   const b = put(cb, sink, 'v', 'areab');
+  const first = (end: LaneEnd, view: string, station: string): Area => ({
+    ...{ ...newArea(`first${view}`, 1, station, 'First'), ...area(end, view) },
+  });
   const project = edited(
-    base,
+    alike ? added(base, 'area', first(source, 'u', 'sa'), first(sink, 'v', 'sb')) : base,
     ['exchange', 'x', 'protocol', 'other'],
-    ['exchange', 'x', 'facts', { name: 'oracle', carries, places: 'free', tcpPort: null, unitTold: false }],
+    [
+      'exchange',
+      'x',
+      'facts',
+      { name: 'oracle', carries, places: told === null ? 'free' : 'named', tcpPort: null, unitTold: false },
+    ],
     ...Object.entries(area(source, 'u')).map(([k, v]) => ['area', 'areaa', k, v] as const),
     ...Object.entries(area(sink, 'v')).map(([k, v]) => ['area', 'areab', k, v] as const),
     ['lane', 'lane', 'items', Object.fromEntries([...keys].map((k, i) => [k, { order: i }]))],
     ...Object.entries(a).map(([k, v]) => ['claim', 'ca', k, v] as const),
+    ['claim', 'ca', 'toldPlace', told === null ? null : `v${1024 / sink.unit + told}`],
     ...Object.entries({ ...b, items: renamed(source, sink, b.items) }).map(([k, v]) => ['claim', 'cb', k, v] as const),
   );
   return compareLane(project, project.get('lane', 'lane')!, project.get('exchange', 'x')!).verdict;
@@ -257,7 +273,9 @@ function randomBits(seed: number): () => bigint {
 }
 
 /** Whether every value of the source arrives under its key, by the byte machine, for values that tell bits apart. */
-function everythingArrives({ source, sink, carries }: RandomLane, seed: number): boolean {
+function everythingArrives({ source, sink, carries, told }: RandomLane, seed: number): boolean {
+  // Asked for elsewhere than where it is, other data arrives.
+  if (told !== null && told !== 0) return false;
   if (source.values.length !== sink.values.length) return false;
   if (carries !== 'values' && source.length !== sink.length) return false;
   const random = randomBits(seed);

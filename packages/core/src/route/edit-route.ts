@@ -69,7 +69,7 @@ export function editRoute(project: Project, route: Route, column: RouteColumn, t
     }
     case 'slot': {
       if (clean === '') return changed(set('route', route, ['slot'], null));
-      const slot = parseWhole(clean, 0, 1000, 'slot');
+      const slot = parseWhole(clean, 0, 1000, 'a slot');
       return slot.ok ? changed(set('route', route, ['slot'], slot.value)) : refused(slot);
     }
     case 'stated':

@@ -102,6 +102,7 @@ export function editLine(port: Port, field: LineField, text: string): FieldEdit 
     case 'band':
     case 'rate':
     case 'mode':
+      if (!port.radio && clean === '') return changed();
       return port.radio
         ? put(clean || undefined)
         : changed(set('port', port, ['radio'], { sort: 'end unit', [field]: clean }));

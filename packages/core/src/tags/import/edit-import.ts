@@ -10,7 +10,8 @@ export function editImportSource(entry: TagImport, text: string): FieldEdit {
   if (clean === '') return changed(set('import', entry, ['source'], null));
   const [, day = '', time = '00:00'] = FORM.exec(clean) ?? [];
   const at = Date.parse(`${day}T${time}:00Z`);
-  if (Number.isNaN(at))
+  // A day that the month does not have would become one of the next.
+  if (Number.isNaN(at) || !new Date(at).toISOString().startsWith(day))
     return refused({ found: `“${clean}” is no date`, expected: 'write it as 2026-05-31 or 2026-05-31 14:30' });
   return changed(set('import', entry, ['source'], new Date(at).toISOString()));
 }

@@ -64,7 +64,7 @@ function* partner(station: Station): Generator<Report> {
 function* lastImport(station: Station, reader: Reader): Generator<Report> {
   const last = childrenOf(reader, 'import', station.id).at(-1);
   const from = last?.saved ?? last?.at;
-  if (!last?.source || !from || Date.parse(last.source) <= Date.parse(from)) return;
+  if (!last?.source || !from || !(Date.parse(last.source) > Date.parse(from))) return;
   yield {
     ...about(station),
     message: 'import',
