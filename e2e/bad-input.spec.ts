@@ -1,4 +1,4 @@
-import { cell, expect, expectTally, test } from './app';
+import { cell, expect, expectDemo, expectTally, test } from './app';
 
 test('links to what is not there say so and lead on', async ({ page, app }) => {
   const project = await app.duty();
@@ -70,16 +70,53 @@ test('long names, emoji, right-to-left text and =1+1 stay text and leave the she
   expect(width).toBe(1280);
 });
 
-test('a name that is too long for the store is taken back with the reason', async ({ page, app }) => {
-  const project = await app.duty();
+test('a name that is too long stays in its cell with the reason; what only the server knows is taken back with it', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
-  await expectTally(page, 3, 0);
+  await expectDemo(page);
   await cell(page, 'lane:status', 1).click();
   await page.keyboard.press('F2');
   await page.getByLabel('Tag').fill('y'.repeat(501));
   await page.keyboard.press('Enter');
-  await expect(page.getByText('was refused')).toBeVisible();
+  await expect(page.getByText('has 501 characters; “name” of a claim takes at most 500')).toBeVisible();
+  await expect(page.getByLabel('Tag')).toHaveValue('y'.repeat(501));
+  await page.keyboard.press('Escape');
   await expect(cell(page, 'lane:status', 1)).toHaveText('Skid status');
+
+  await page.goto(`${app.url}/p/${project}/stations/evaphead`);
+  const codes = page.getByLabel('order codes it takes');
+  const was = await codes.inputValue();
+  await codes.fill(Array.from({ length: 501 }, (_, i) => `C${i}`).join());
+  await codes.press('Enter');
+  await expect(page.getByText('was refused')).toBeVisible();
+  await expect(codes).toHaveValue(was);
+});
+
+test('a text that a field beside a grid refuses stays in it, too: Enter, leaving it, Escape', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/stations/evaphead`);
+  await expectDemo(page);
+  const slots = page.getByLabel(/, slots$/);
+  const was = await slots.inputValue();
+  await slots.fill('none');
+  await slots.press('Enter');
+  await expect(page.getByText('“none” is not a whole number; a number of slots')).toBeVisible();
+  await expect(slots).toBeFocused();
+  await expect(slots).toHaveAttribute('aria-invalid', 'true');
+  await page.keyboard.press('Tab');
+  await expect(slots).toHaveValue('none');
+  await slots.press('Escape');
+  await expect(slots).toHaveValue(was);
+  await expect(slots).not.toHaveAttribute('aria-invalid');
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled();
+  await slots.fill(String(Number(was) + 1));
+  await slots.press('Enter');
+  await expect(slots).not.toBeFocused();
+  await expect(slots).toHaveValue(String(Number(was) + 1));
+  await page.keyboard.press('Control+Z');
+  await expect(slots).toHaveValue(was);
 });
 
 test('a text that a cell refuses stays in it with the reason, until it is put right or given up', async ({

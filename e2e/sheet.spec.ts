@@ -26,7 +26,7 @@ test('what cannot be read is kept as typed, with the reason; undo brings the add
   await page.keyboard.press('Enter');
   await expect(cell(page, 'lane:status', 4)).toHaveText('w320');
   await expect(
-    page.getByText('“w320” is not an address of this station; an address here looks like %IB100 or %QB100 or %MW100'),
+    page.getByText('“w320” is not an address of this station; an address here looks like %MW100 or %IB100 or %QB100'),
   ).toBeVisible();
   await expect(cell(page, 'lane:status', DIFFERENCE)).toHaveText('unchecked');
   await expectTally(page, 1, 0);

@@ -44,6 +44,7 @@ export * from './lane/totals.js';
 export * from './lane/occupancy.js';
 export * from './lane/paste.js';
 export * from './lane/paste-columns.js';
+export * from './lane/split-block.js';
 export * from './lane/explain.js';
 export * from './lane/map/exchange-map.js';
 export * from './lane/map/lane-map.js';

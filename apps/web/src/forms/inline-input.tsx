@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
+import { useWasTaken } from '../store/was-taken';
 import { colour, font, size } from '../theme/tokens';
 
 const Field = styled.input<{ $differs: boolean; $mono: boolean }>`
@@ -16,6 +17,9 @@ const Field = styled.input<{ $differs: boolean; $mono: boolean }>`
   &:focus {
     background: ${colour.sheet};
   }
+  &[aria-invalid] {
+    border-bottom: 2px solid ${colour.differs};
+  }
 `;
 
 interface Props {
@@ -28,32 +32,56 @@ interface Props {
   onCommit: (text: string) => void;
 }
 
-/** Text that is edited where it stands. Enter or leaving it commits, Escape takes the typing back. */
+/**
+ * Text that is edited where it stands. Enter or leaving it commits, Escape takes the typing back. A text that is refused
+ * stays, so that nothing has to be typed again.
+ */
 export function InlineInput({ id, label, value, placeholder = '', differs = false, mono = true, onCommit }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
-  const cancelled = useRef(false);
+  const [refused, setRefused] = useState(false);
+  const wasTaken = useWasTaken();
+  /** what leaving it would do is done */
+  const settled = useRef(false);
   const shown = draft ?? value;
-  const finish = () => {
-    if (draft !== null && draft !== value && !cancelled.current) onCommit(draft);
-    cancelled.current = false;
+  const reset = () => {
     setDraft(null);
+    setRefused(false);
+  };
+  /** False where the text was refused. */
+  const finish = (): boolean => {
+    if (refused) return false;
+    const taken = draft === null || draft === value || wasTaken(() => onCommit(draft));
+    if (taken) reset();
+    else setRefused(true);
+    return taken;
+  };
+  const leave = (field: HTMLInputElement) => {
+    settled.current = true;
+    field.blur();
+    settled.current = false;
   };
   return (
     <Field
       id={id}
       aria-label={label}
+      aria-invalid={refused || undefined}
       value={shown}
       placeholder={placeholder}
       $differs={differs}
       $mono={mono}
       style={{ width: `${Math.max((shown || placeholder).length, 2) + 1.5}ch` }}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={finish}
+      onChange={(event) => {
+        setDraft(event.target.value);
+        setRefused(false);
+      }}
+      onBlur={() => {
+        if (!settled.current) finish();
+      }}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Enter' && finish()) leave(event.currentTarget);
         if (event.key === 'Escape') {
-          cancelled.current = true;
-          event.currentTarget.blur();
+          reset();
+          leave(event.currentTarget);
         }
       }}
       spellCheck={false}

@@ -6,7 +6,7 @@ import { added, applied, codesOf, edited, theFinding, twoStations, wordsOf } fro
 import { editLaneCell } from './edit-cell.js';
 import { editSheet } from './edit-sheet.js';
 import { pasteLanes } from './paste.js';
-import { splitBlock } from './paste-columns.js';
+import { splitBlock } from './split-block.js';
 
 /** At both stations an area stands first in which addresses are written as in the one that is used: as data blocks do. */
 function alike(): Project {

@@ -23,17 +23,6 @@ export interface Understood {
   headed: boolean;
 }
 
-/** Tab-separated text to rows; quotes of spreadsheets are undone, empty lines at the end dropped. */
-export function splitBlock(text: string): string[][] {
-  const lines = text.replace(/\r\n?/g, '\n').replace(/\n+$/, '').split('\n');
-  return lines.map((line) =>
-    line.split('\t').map((field) => {
-      const quoted = /^"(.*)"$/s.exec(field);
-      return (quoted ? quoted[1]!.replace(/""/g, '"') : field).trim();
-    }),
-  );
-}
-
 /**
  * Which column of a block is which. A heading says so; without one, the content of each column does. A block that
  * begins in another column than the first is taken as it stands.
