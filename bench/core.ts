@@ -8,7 +8,23 @@ const MOST_FOLLOW_MS = 20;
 /** The checks and the overlap search, on the generated project as a file. */
 export function coreRows(file: string): Row[] {
   const rows: Row[] = [];
-  const parse = middle(Array.from({ length: 7 }, () => timed(() => void JSON.parse(file))));
+  let engine: CheckEngine | null = null;
+  let project = Project.of({});
+  // In turn: a machine that gets slower or faster meanwhile does so for both.
+  const rounds = Array.from({ length: 7 }, () => {
+    engine = null;
+    project = Project.of({});
+    const parse = timed(() => void JSON.parse(file));
+    const entities = entitiesIn(file);
+    const full = timed(() => {
+      project = Project.of(entities);
+      engine = new CheckEngine(project);
+    });
+    return { parse, full };
+  });
+  const parse = middle(rounds.map((round) => round.parse));
+  const full = middle(rounds.map((round) => round.full));
+  const ratio = middle(rounds.map((round) => round.full / round.parse));
   rows.push({
     work: `JSON.parse of the project's file, ${(file.length / 1e6).toFixed(1)} MB`,
     figure: `${parse.toFixed(0)} ms`,
@@ -16,22 +32,12 @@ export function coreRows(file: string): Row[] {
     met: true,
   });
 
-  let engine: CheckEngine | null = null;
-  let project = Project.of({});
-  const fullTimes = Array.from({ length: 5 }, () => {
-    const entities = entitiesIn(file);
-    return timed(() => {
-      project = Project.of(entities);
-      engine = new CheckEngine(project);
-    });
-  });
-  const full = middle(fullTimes);
   const { blocker } = tallyOf(engine!.findings.values());
   rows.push({
     work: `full check, indexes included; ${project.count('lane')} lanes, ${blocker} Blockers`,
-    figure: `${full.toFixed(0)} ms, ${(full / parse).toFixed(2)} × JSON.parse`,
+    figure: `${full.toFixed(0)} ms, ${ratio.toFixed(2)} × JSON.parse`,
     aim: 'at most 3 ×',
-    met: full / parse <= 3,
+    met: ratio <= 3,
   });
 
   /** Edits of one field each, taken in turn over the project. */

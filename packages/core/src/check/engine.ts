@@ -8,6 +8,7 @@ import type { EntityChange, Project } from '../model/project.js';
 import { listsOf } from '../model/references.js';
 import { RULES } from './catalogue.js';
 import type { Cell, Finding } from './finding.js';
+import { Readers } from './readers.js';
 import { listKey, RecordingReader } from './recording-reader.js';
 import type { Context, Report, Rule, Scope, Subjects } from './rule.js';
 
@@ -33,7 +34,7 @@ const isMoverKind = (kind: string): kind is MoverKind => (MOVER_KINDS as readonl
 interface Unit {
   scope: Scope | MoverKind;
   id: string;
-  reads: Set<string>;
+  reads: readonly string[];
   findings: Finding[];
 }
 
@@ -81,7 +82,7 @@ export class CheckEngine {
   private project: Project;
   private readonly units = new Map<string, Unit>();
   /** by what was read; most things are read by one unit only, which then stands for itself */
-  private readonly readers = new Map<string, Unit | Set<Unit>>();
+  private readonly readers = new Readers<Unit>();
   private readonly lanes = new Map<string, LaneResult>();
   /** of a lane, a copy or a landing: the ids of its uses */
   private readonly usesOf = new Map<string, string[]>();
@@ -179,9 +180,7 @@ export class CheckEngine {
   }
 
   private staleBy(key: string): void {
-    const readers = this.readers.get(key);
-    if (readers instanceof Set) for (const { scope, id } of readers) this.stale(scope, id);
-    else if (readers) this.stale(readers.scope, readers.id);
+    for (const { scope, id } of this.readers.of(key)) this.stale(scope, id);
   }
 
   private stale(scope: Scope | MoverKind, id: string): void {
@@ -322,11 +321,7 @@ export class CheckEngine {
     const old = this.units.get(key);
     if (old) this.forget(old);
     this.units.set(key, unit);
-    for (const read of unit.reads) {
-      const readers = this.readers.get(read);
-      if (readers instanceof Set) readers.add(unit);
-      else this.readers.set(read, readers ? new Set([readers, unit]) : unit);
-    }
+    for (const read of unit.reads) this.readers.add(read, unit);
     for (const finding of unit.findings) {
       this.found.set(finding.key, finding);
       this.change.findings.set(finding.key, finding);
@@ -334,13 +329,7 @@ export class CheckEngine {
   }
 
   private forget(unit: Unit): void {
-    for (const read of unit.reads) {
-      const readers = this.readers.get(read);
-      if (readers instanceof Set) {
-        readers.delete(unit);
-        if (readers.size === 0) this.readers.delete(read);
-      } else if (readers === unit) this.readers.delete(read);
-    }
+    for (const read of unit.reads) this.readers.remove(read, unit);
     for (const { key } of unit.findings) {
       this.found.delete(key);
       this.change.findings.set(key, null);

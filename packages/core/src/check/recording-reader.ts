@@ -9,7 +9,7 @@ export const listKey = (kind: Kind, id: string) => `${kind}>${id}`;
  * rule an edit makes stale.
  */
 export class RecordingReader implements Reader {
-  private seen = new Set<string>();
+  private readonly seen = new Set<string>();
 
   constructor(private readonly source: Reader) {}
 
@@ -29,9 +29,9 @@ export class RecordingReader implements Reader {
   }
 
   /** What was read since the last call. */
-  take(): Set<string> {
-    const seen = this.seen;
-    this.seen = new Set();
+  take(): string[] {
+    const seen = [...this.seen];
+    this.seen.clear();
     return seen;
   }
 }
