@@ -1,4 +1,4 @@
-import type { Browser, Page } from '@playwright/test';
+import type { Browser, Page, Route } from '@playwright/test';
 import { cell, expect, expectStored, expectTally, test, type App } from './app';
 
 /** Two windows on one project, both checked. */
@@ -127,6 +127,31 @@ test('one cell edited in a window that was offline: asked, with both values, by 
   await other.context().close();
 });
 
+test('a server whose disk is full: the page says so, keeps what is typed, and sends it when there is room', async ({
+  page,
+  app,
+}) => {
+  const project = await app.duty();
+  const message = 'The disk of the database is full: nothing more can be stored until somebody makes room.';
+  const full = (route: Route) => route.fulfill({ status: 507, json: { message } });
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await expectTally(page, 3, 0);
+  await page.route('**/changes', full);
+  await typeName(page, 1, 'No room');
+  await expect(page.getByText('server’s disk full; 1 edit waits here')).toBeVisible();
+  // The project opens all the same, and what waits is kept beside it.
+  await page.reload();
+  await expectTally(page, 3, 0);
+  await expect(
+    page.getByText(/could not be stored: The disk of the database is full.*The edit is kept in this browser\./),
+  ).toBeVisible();
+  await page.unroute('**/changes', full);
+  await page.reload();
+  await expectTally(page, 3, 0);
+  await expect(cell(page, 'lane:status', 1)).toHaveText('No room');
+  expect(await app.file(project)).toContain('"name": "No room"');
+});
+
 test('edits made while the server is away are sent when it is back', async ({ page, app }) => {
   const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
@@ -135,7 +160,7 @@ test('edits made while the server is away are sent when it is back', async ({ pa
   await typeName(page, 1, 'Offline');
   await expect(page.getByText('server away; 1 edit waits')).toBeVisible();
   await app.start();
-  await expect(page.getByText('1 edit waits here')).toBeHidden({ timeout: 15_000 });
+  await expect(page.getByText('1 edit waits')).toBeHidden({ timeout: 15_000 });
   await expectStored(page);
   expect(await app.file(project)).toContain('"name": "Offline"');
 });

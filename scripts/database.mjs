@@ -1,22 +1,26 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { DATA, MARK } from './paths.mjs';
+import { pause } from './pauses.mjs';
 import { end, freePort, run, say } from './run.mjs';
 
 const isRoot = () => process.getuid?.() === 0;
 
+/** The longest path of a socket. [published: unix(7), sun_path of 108 bytes] */
+const LONGEST_SOCKET = 100;
+
 /**
- * A MariaDB of the project's own: a private data directory, on loopback only, never as root, on a free port.
+ * A MariaDB of the project's own: a private data directory and socket, on loopback only, never as root, on a free port.
  * Gives its address for the application's own account, and how to stop it. The same folder serves again after a kill.
+ * `within`: another folder than the project's own; `through`: a command that starts it, before its own words.
  */
-export async function startDatabase(name, { port: wanted = 0, quiet = false } = {}) {
+export async function startDatabase(name, { port: wanted = 0, quiet = false, within, through = [] } = {}) {
   const tell = quiet ? () => undefined : say;
-  const folder = await dataFolder(name);
+  const folder = within ?? (await dataFolder(name));
   const data = join(folder, 'data');
-  const socket = join(tmpdir(), `dialoga-${MARK}-${name}.sock`);
   const user = isRoot() ? ['--user=mysql'] : [];
   const fresh = !existsSync(join(data, 'mysql'));
   if (fresh) {
@@ -24,17 +28,22 @@ export async function startDatabase(name, { port: wanted = 0, quiet = false } = 
     rmSync(data, { recursive: true, force: true });
     mkdirSync(data, { recursive: true });
     if (isRoot()) await run('chown', ['-R', 'mysql:mysql', folder]);
-    const args = ['--no-defaults', ...user, `--datadir=${data}`, '--auth-root-authentication-method=normal'];
+    // Until the application's account is made, only the user who starts it gets in, and without a password nobody.
+    const asMyself = ['--auth-root-authentication-method=socket', `--auth-root-socket-user=${userInfo().username}`];
+    const args = ['--no-defaults', ...user, `--datadir=${data}`, ...asMyself];
     await run('mariadb-install-db', [...args, '--skip-test-db', '--skip-name-resolve'], { quiet: true });
   }
+  chmodSync(folder, 0o700);
   await stopLeftOver(data);
-  rmSync(socket, { force: true });
+  const socket = await privateSocket(folder);
 
   tell('Starting the database …');
   const port = await freePort(wanted);
+  const [command, ...before] = [...through, '/usr/sbin/mariadbd'];
   const child = spawn(
-    '/usr/sbin/mariadbd',
+    command,
     [
+      ...before,
       '--no-defaults',
       ...user,
       `--datadir=${data}`,
@@ -58,6 +67,8 @@ export async function startDatabase(name, { port: wanted = 0, quiet = false } = 
   return {
     port,
     pid: child.pid,
+    folder: data,
+
     url,
     createDatabase: (database) => sql(socket, account, `CREATE DATABASE IF NOT EXISTS \`${database}\``),
     dropDatabase: (database) => sql(socket, account, `DROP DATABASE IF EXISTS \`${database}\``),
@@ -73,6 +84,8 @@ export async function startDatabase(name, { port: wanted = 0, quiet = false } = 
 async function dataFolder(name) {
   const own = join(DATA, name);
   mkdirSync(own, { recursive: true });
+  // Of what lies in it nobody else sees even the names; the database's user may pass through to its own folder.
+  chmodSync(DATA, isRoot() ? 0o711 : 0o700);
   if (!isRoot()) return own;
   try {
     await run('runuser', ['-u', 'mysql', '--', 'test', '-x', own], { quiet: true });
@@ -83,6 +96,16 @@ async function dataFolder(name) {
     mkdirSync(other, { recursive: true });
     return other;
   }
+}
+
+/** Where the database listens on this machine: a place that nobody else can enter. */
+async function privateSocket(folder) {
+  const near = join(folder, 'db.sock');
+  rmSync(near, { force: true });
+  if (near.length <= LONGEST_SOCKET) return near;
+  const other = mkdtempSync(join(tmpdir(), 'dialoga-'));
+  if (isRoot()) await run('chown', ['mysql:mysql', other]);
+  return join(other, 'db.sock');
 }
 
 /** A database that an earlier start left running on this very folder is ended first. */
@@ -104,8 +127,6 @@ async function stopLeftOver(data) {
   if (mine()) process.kill(pid, 'SIGKILL');
 }
 
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
 async function answering(child, socket, log) {
   for (let i = 0; i < 600; i++) {
     if (child.exitCode !== null) throw new Error(`The database did not start:\n${log()}`);
@@ -120,7 +141,7 @@ async function answering(child, socket, log) {
   throw new Error(`The database did not answer within a minute:\n${log()}`);
 }
 
-/** The application's own account; the roots without password that a fresh database has are dropped. */
+/** The application's own account; those that a fresh database has are dropped. */
 async function prepareAccount(folder, socket) {
   const file = join(folder, 'account.json');
   if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
@@ -129,8 +150,11 @@ async function prepareAccount(folder, socket) {
     `CREATE OR REPLACE USER 'dialoga'@${host} IDENTIFIED BY '${account.password}'`,
     `GRANT ALL ON \`dialoga%\`.* TO 'dialoga'@${host}`,
   ]);
-  const input = `${statements.join(';\n')};\nDELETE FROM mysql.global_priv WHERE User IN ('root', '');\nFLUSH PRIVILEGES;\n`;
-  await run('mariadb', ['--no-defaults', `--socket=${socket}`, '--user=root'], { quiet: true, input });
+  const input = `${statements.join(';\n')};\nDELETE FROM mysql.global_priv WHERE User NOT IN ('${account.user}', 'mariadb.sys');\nFLUSH PRIVILEGES;\n`;
+  await run('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${userInfo().username}`], {
+    quiet: true,
+    input,
+  });
   writeFileSync(file, JSON.stringify(account), { mode: 0o600 });
   chmodSync(file, 0o600);
   return account;

@@ -48,13 +48,20 @@ async function installDebian(names) {
 export async function buildStale() {
   say('Building what changed …');
   await run('npx', ['tsc', '-b'], { quiet: true });
-  const built = join(ROOT, 'apps/web/dist/index.html');
-  const sources = ['apps/web/src', 'apps/web/index.html', 'apps/web/vite.config.ts', 'packages/core/src'];
-  const newest = Math.max(...sources.map((s) => newestIn(join(ROOT, s))));
-  if (!existsSync(built) || statSync(built).mtimeMs < newest) {
+  const thread = ['apps/server/src', 'apps/server/rolldown.config.mjs', 'packages/core/src', 'package-lock.json'];
+  if (isStale('apps/server/dist/thread/thread.js', thread)) {
+    await run('npx', ['rolldown', '-c', 'rolldown.config.mjs'], { quiet: true, cwd: join(ROOT, 'apps/server') });
+  }
+  const page = ['apps/web/src', 'apps/web/index.html', 'apps/web/vite.config.ts', 'packages/core/src'];
+  if (isStale('apps/web/dist/index.html', page)) {
     say('Building the page …');
     await run('npm', ['run', 'build', '-w', 'apps/web'], { quiet: true });
   }
+}
+
+function isStale(built, sources) {
+  const newest = Math.max(...sources.map((source) => newestIn(join(ROOT, source))));
+  return !existsSync(join(ROOT, built)) || statSync(join(ROOT, built)).mtimeMs < newest;
 }
 
 function newestIn(path) {

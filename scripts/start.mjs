@@ -1,13 +1,16 @@
 import { fork } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
+import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startDatabase } from './database.mjs';
 import { DATA, ROOT } from './paths.mjs';
+import { growingPauses, pause } from './pauses.mjs';
 import { end, freePort, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
-const WANTED_PORT = Number(process.env.PORT ?? 4310);
 const STATE = join(DATA, 'running.json');
+/** The server ends with this where it was told something that cannot be meant. */
+const WRONG_CONFIG = 2;
 
 function alreadyRunning() {
   if (!existsSync(STATE)) return null;
@@ -20,7 +23,12 @@ function alreadyRunning() {
   }
 }
 
-const MOST_RESTARTS = 5;
+function wantedPort() {
+  const text = process.env.PORT || '4310';
+  const port = Number(text);
+  if (/^\d+$/.test(text) && port >= 1 && port <= 65_535) return port;
+  throw new Error(`PORT is “${text}”; it is a whole number from 1 to 65535`);
+}
 
 let database = null;
 let server = null;
@@ -36,25 +44,54 @@ async function stop(code) {
   process.exit(code);
 }
 
-/** The database, and the same again on its port where something ended it: the server finds it there by itself. */
-async function keepDatabase(restarts = 0) {
-  database = await startDatabase('main', { port: database?.port });
-  database.onEnd(() => {
-    if (ending) return;
-    if (restarts >= MOST_RESTARTS) {
-      say('The database ended again; giving up.');
-      void stop(1);
-      return;
+function hasNoRoom(folder) {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize < 32 * 1024 * 1024;
+}
+
+const inWords = (ms) => (ms < 1000 ? '' : ` in ${Math.round(ms / 1000)} s`);
+
+/**
+ * Starts something, and again whenever it ends, with pauses that grow; it is never given up but where starting it again
+ * cannot help. `begin` gives a promise of its end once it answers.
+ */
+async function keep(what, begin) {
+  const nextPause = growingPauses();
+  const again = async () => {
+    while (!ending) {
+      const ms = nextPause();
+      if (hasNoRoom(DATA)) say(`The disk that holds ${DATA} is full: make room; what is stored is safe.`);
+      say(`The ${what} ended; starting it again${inWords(ms)} …`);
+      await pause(ms);
+      if (ending) return;
+      try {
+        const { ended } = await begin();
+        void ended.then(again);
+        say(`The ${what} answers again.`);
+        return;
+      } catch (error) {
+        if (error.code === WRONG_CONFIG) return stop(1);
+        console.error(String(error instanceof Error ? error.message : error));
+      }
     }
-    say('The database ended; starting it again …');
-    keepDatabase(restarts + 1).then(
-      () => say('The database answers again.'),
-      (error) => {
-        console.error(`\n${error instanceof Error ? error.message : error}`);
-        void stop(1);
-      },
-    );
-  });
+  };
+  const { ended } = await begin();
+  void ended.then(again);
+}
+
+/** On the same port each time: the server finds it there by itself. */
+async function beginDatabase() {
+  database = await startDatabase('main', { port: database?.port });
+  return { ended: new Promise((resolve) => database.onEnd(resolve)) };
+}
+
+/** What a window has waiting it sends when the server is there again. */
+async function beginServer(env) {
+  server = fork(join(ROOT, 'apps/server/dist/main.js'), { env, detached: true });
+  const ended = once(server, 'exit');
+  const [first] = await Promise.race([once(server, 'message'), ended]);
+  if (!first?.listening) throw Object.assign(new Error('The server ended before it answered.'), { code: first });
+  return { ended };
 }
 
 async function main() {
@@ -63,6 +100,7 @@ async function main() {
     say(`Dialoga is running already${running.address ? `: ${running.address}` : ', and still starting'}`);
     return;
   }
+  const wanted = wantedPort();
   mkdirSync(DATA, { recursive: true });
   writeFileSync(STATE, JSON.stringify({ pid: process.pid }));
   process.on('SIGINT', () => void stop(0));
@@ -71,28 +109,22 @@ async function main() {
   await installMissing();
   let databaseUrl = process.env.DATABASE_URL;
   if (!databaseUrl) {
-    await keepDatabase();
+    await keep('database', beginDatabase);
     await database.createDatabase('dialoga');
     databaseUrl = database.url('dialoga');
   }
   await buildStale();
   say('Starting the server …');
-  const port = await freePort(WANTED_PORT);
+  const port = await freePort(wanted);
   const env = {
     ...process.env,
     DATABASE_URL: databaseUrl,
+    ...(database ? { DATABASE_FOLDER: database.folder } : {}),
     PORT: String(port),
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+    LOG_FOLDER: process.env.LOG_FOLDER ?? join(DATA, 'log'),
   };
-  server = fork(join(ROOT, 'apps/server/dist/main.js'), { env, detached: true });
-  await new Promise((resolve, reject) => {
-    server.once('message', resolve);
-    server.once('exit', (code) => reject(new Error(`the server ended with ${code} before it answered`)));
-  });
-  server.once('exit', (code) => {
-    if (!ending) say(`The server ended with ${code}.`);
-    void stop(1);
-  });
+  await keep('server', () => beginServer(env));
   const address = `http://${process.env.HOST ?? '127.0.0.1'}:${port}/`;
   writeFileSync(STATE, JSON.stringify({ pid: process.pid, address }));
   say(`\nDialoga is at ${address}\nCtrl+C ends it.`);

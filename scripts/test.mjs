@@ -5,7 +5,7 @@ import { DATA } from './paths.mjs';
 import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
-/** `--only NAME` runs one part: lint, format, types, unit, browser. `--screenshots` makes docs/screenshots anew. */
+/** `--only NAME` runs one part: lint, format, types, unit, kills, fuzz, browser. `--screenshots` makes docs/screenshots anew. */
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
 const screenshots = process.argv.includes('--screenshots');
 const results = join(DATA, 'results');
@@ -72,7 +72,8 @@ try {
       failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
     }));
   }
-  await single('kills', process.execPath, ['torture/torture.mjs', '--kills', '3']);
+  await single('kills', process.execPath, ['torture/torture.mjs', 'kills', '--times', '3']);
+  await single('fuzz', process.execPath, ['torture/torture.mjs', 'fuzz', '--times', '1500']);
   const browser = [
     'playwright',
     'test',

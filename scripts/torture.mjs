@@ -1,9 +1,30 @@
 import { join } from 'node:path';
 import { ROOT } from './paths.mjs';
-import { run } from './run.mjs';
+import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
-/** Kills servers and the database under writes; ends with 1 where something acknowledged was lost. */
+/**
+ * What is too long for every test: kills, hostile requests, faults, random lanes. Ends with 1 where something acknowledged
+ * was lost, something hostile had its way, or a verdict is not true. `--only PART` does one part, `--times N` so much of
+ * it, `--seed N` makes a run the same again.
+ */
+const args = process.argv.slice(2);
+const option = (name, usual) => (args.includes(name) ? args[args.indexOf(name) + 1] : usual);
+const only = option('--only', null);
 await installMissing();
 await buildStale();
-await run(process.execPath, [join(ROOT, 'torture/torture.mjs'), ...process.argv.slice(2)]).catch(() => process.exit(1));
+let failed = false;
+for (const part of ['kills', 'fuzz', 'faults']) {
+  if (only !== null && only !== part) continue;
+  const own = ['--times', '--seed'].flatMap((name) => (only && args.includes(name) ? [name, option(name)] : []));
+  say('');
+  await run(process.execPath, [join(ROOT, 'torture/torture.mjs'), part, ...own]).catch(() => (failed = true));
+}
+if (only === null || only === 'lanes') {
+  const seed = option('--seed', String(Date.now() % 2_000_000_000));
+  const env = { ...process.env, ORACLE_TIMES: only ? option('--times', '19') : '19', ORACLE_SEED: seed };
+  say(`\nRandom lanes against the byte and bit machines, seed ${seed}; about half an hour`);
+  const tests = ['jest', '--selectProjects', 'core', '--testPathPatterns', 'oracle[a-z-]*\\.test', 'check/fixes'];
+  await run('npx', tests, { env }).catch(() => (failed = true));
+}
+process.exit(failed ? 1 : 0);

@@ -1,25 +1,16 @@
-import { fork } from 'node:child_process';
 import { once } from 'node:events';
-import { join } from 'node:path';
 import { apply, KINDS, Project, referencesOf, writeProject } from '@dialoga/core';
 import { readProject } from '@dialoga/core/entry';
 import { createConnection } from 'mysql2/promise';
 import { startDatabase } from '../scripts/database.mjs';
-import { ROOT } from '../scripts/paths.mjs';
+import { pause } from '../scripts/pauses.mjs';
 import { end, freePort } from '../scripts/run.mjs';
+import { ask } from './ask.mjs';
+import { numbers } from './numbers.mjs';
+import { startServer } from './server.mjs';
 
 const WRITERS = 6;
-const LONGEST_MS = 9.5 * 60_000;
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** Numbers of 0 to 1 that are the same for the same seed. */
-function numbers(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 2 ** 32;
-  };
-}
+const LONGEST_MS = 25 * 60_000;
 
 /**
  * Kills server processes and the database (-9) at random moments while writers write through two processes, starts them
@@ -68,13 +59,7 @@ async function startWorld() {
   await database.dropDatabase('dialoga_torture');
   await database.createDatabase('dialoga_torture');
   const url = database.url('dialoga_torture');
-  const start = async (own) => {
-    const env = { ...process.env, DATABASE_URL: url, PORT: String(own), LOG_LEVEL: 'silent' };
-    const child = fork(join(ROOT, 'apps/server/dist/main.js'), { env, stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
-    const [first] = await Promise.race([once(child, 'message'), once(child, 'exit').then(([code]) => [{ code }])]);
-    if (!first?.listening) throw new Error(`a server ended with ${first?.code} before it answered`);
-    return { port: own, child };
-  };
+  const start = (own) => startServer(url, own);
   // One after the other: the first makes the tables.
   const servers = [await start(await freePort())];
   servers.push(await start(await freePort()));
@@ -104,16 +89,7 @@ async function startWorld() {
   };
 }
 
-async function call(port, method, path, body) {
-  const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    body: body === undefined ? undefined : JSON.stringify(body),
-    signal: AbortSignal.timeout(10_000),
-  });
-  const text = await response.text();
-  return { status: response.status, body: text ? JSON.parse(text) : null };
-}
+const call = (port, method, path, body) => ask(port, method, path, body, 10_000);
 
 /** Writes until told to stop. What was not answered is sent again under the same id, to either process. */
 async function writer(world, project, w, random, state) {

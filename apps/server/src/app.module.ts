@@ -1,12 +1,14 @@
-import { Module, type DynamicModule } from '@nestjs/common';
+import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import type { Config } from './config.js';
+import { CONFIG, type Config } from './config.js';
 import { dataSourceOptions } from './database/data-source.js';
-import { HealthController } from './health/health.controller.js';
+import { HealthModule } from './health/health.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
+import { WorkModule } from './work/work.module.js';
 
+@Global()
 @Module({})
 export class AppModule {
   static with(config: Config): DynamicModule {
@@ -18,10 +20,15 @@ export class AppModule {
           throttlers: [{ ttl: 60_000, limit: config.requestsAMinute }],
           errorMessage: 'Too many requests in a minute; try again in a while.',
         }),
-        ProjectsModule.with(config.demoFolder),
+        WorkModule,
+        HealthModule,
+        ProjectsModule,
       ],
-      controllers: [HealthController],
-      providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: APP_GUARD, useClass: ThrottlerGuard },
+      ],
+      exports: [CONFIG],
     };
   }
 }

@@ -1,34 +1,47 @@
 import { existsSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import express, { type Request, type Response } from 'express';
+import express, { type ErrorRequestHandler, type Request, type Response } from 'express';
 import helmet from 'helmet';
-import { pino } from 'pino';
-import { pinoHttp } from 'pino-http';
+import type { Logger } from 'pino';
 import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { bodyErrors } from './edge/body-errors.js';
-import { refuseOtherEncodings } from './edge/encoding.js';
 import { refuseTooDeep } from './edge/depth.js';
+import { refuseOtherEncodings } from './edge/encoding.js';
 import { ErrorFilter } from './edge/error-filter.js';
-import { fromValidation } from './edge/problems.js';
-
-const LARGEST_JSON = '32mb';
-const LARGEST_FILE = '128mb';
+import { fewLargeAtOnce } from './edge/few-at-once.js';
+import {
+  ARRIVE_MS,
+  MOST_CHANGES_BODY,
+  MOST_CONNECTIONS,
+  MOST_FILE_BODY,
+  MOST_LARGE_CHANGES,
+  MOST_LARGE_FILES,
+  MOST_SMALL_BODY,
+  SILENT_MS,
+} from './edge/limits.js';
+import { fromValidation, type ErrorBody } from './edge/problems.js';
+import { requestLog } from './edge/request-log.js';
+import { onlyForOwnPages, onlyUnderOwnNames } from './edge/who-may-ask.js';
+import { Disk } from './health/disk.js';
+import { described, FrameworkLog } from './log.js';
 
 /** The whole server, not yet listening. */
-export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const log = pino({ level: config.logLevel });
+export async function createApp(config: Config, log: Logger): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
-    logger: config.logLevel === 'silent' ? false : ['error', 'warn'],
+    logger: new FrameworkLog(log),
     bodyParser: false,
     forceCloseConnections: true,
   });
-  app.use(pinoHttp({ logger: log, quietReqLogger: true, autoLogging: config.logLevel !== 'silent' }));
+  boundConnections(app.getHttpServer() as Server);
+  app.set('trust proxy', config.trustProxy);
+  app.use(requestLog(log, log.isLevelEnabled('info')));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -41,14 +54,13 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
       strictTransportSecurity: false,
     }),
   );
+  app.use(onlyUnderOwnNames(config.allowedHosts));
+  app.use(onlyForOwnPages);
   // A stream of events must not wait for a buffer to fill.
   const compressed = (request: Request, response: Response) =>
     !request.path.endsWith('/events') && compression.filter(request, response);
   app.use(compression({ filter: compressed }));
-  app.use(express.json({ limit: LARGEST_JSON, verify: refuseOtherEncodings }));
-  app.use(refuseTooDeep);
-  app.use(express.raw({ limit: LARGEST_FILE, type: 'application/octet-stream' }));
-  app.use(bodyErrors);
+  readBodies(app);
   app.useGlobalPipes(
     new ValidationPipe({
       whitelist: true,
@@ -57,19 +69,56 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
       exceptionFactory: fromValidation,
     }),
   );
-  app.useGlobalFilters(new ErrorFilter(log));
-  app.enableShutdownHooks();
+  app.useGlobalFilters(new ErrorFilter(log, app.get(Disk)));
   const description = new DocumentBuilder().setTitle('Dialoga').setVersion('1').build();
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
   if (config.webFolder && existsSync(config.webFolder)) servePage(app, config.webFolder);
+  app.use(brokenOff(log));
   return app;
+}
+
+/** Whoever sends or reads too slowly, or opens too many connections, is let go. */
+function boundConnections(server: Server): void {
+  server.maxConnections = MOST_CONNECTIONS;
+  server.requestTimeout = ARRIVE_MS;
+  server.setTimeout(SILENT_MS);
+}
+
+/** Bodies of change sets and of files as bytes, which are read elsewhere where they are large; all others are small JSON. */
+function readBodies(app: NestExpressApplication): void {
+  const changes = '/api/projects/:project/changes';
+  app.use(
+    changes,
+    fewLargeAtOnce(MOST_LARGE_CHANGES),
+    express.raw({ limit: MOST_CHANGES_BODY, type: 'application/json' }),
+  );
+  app.use('/api/imports', fewLargeAtOnce(MOST_LARGE_FILES));
+  app.use('/api/imports', express.raw({ limit: MOST_FILE_BODY, type: 'application/octet-stream' }));
+  app.use(express.json({ limit: MOST_SMALL_BODY, verify: refuseOtherEncodings }));
+  app.use(refuseTooDeep);
+  app.use(bodyErrors);
 }
 
 /** The built page: its files, and for every other address that is not the API's, the page itself. */
 function servePage(app: NestExpressApplication, folder: string): void {
   app.use(express.static(folder, { index: false, maxAge: '1y', immutable: true, fallthrough: true }));
   app.use((request: Request, response: Response, next: () => void) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api')) return next();
+    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
   });
+}
+
+/** Whoever goes while a file is sent is no fault; what else goes wrong outside the API is said briefly, and not to the output. */
+function brokenOff(log: Logger): ErrorRequestHandler {
+  return (error: { code?: string; status?: number }, _request, response, _next) => {
+    if (error.code !== 'ECONNABORTED' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE') {
+      log.warn(described(error), 'a file could not be sent');
+    }
+    if (response.headersSent) response.destroy();
+    else {
+      const status = error.status ?? 500;
+      const message = status < 500 ? 'The address cannot be read.' : 'Something went wrong here.';
+      response.status(status).json({ message } satisfies ErrorBody);
+    }
+  };
 }

@@ -106,13 +106,10 @@ describe('project files', () => {
     expect((await server.http.get('/api/projects')).body).toHaveLength(before);
   });
 
-  test('a file that is not UTF-8 is refused at once', async () => {
-    const answer = await server.http
-      .post('/api/imports')
-      .set('Content-Type', 'application/octet-stream')
-      .send(Buffer.from([0x7b, 0xff, 0xfe, 0x7d]))
-      .expect(400);
-    expect(JSON.stringify(answer.body)).toContain('is not UTF-8');
+  test('a file that is not UTF-8 is refused, with the place', async () => {
+    const job = await imported(server, Buffer.from([0x7b, 0xff, 0xfe, 0x7d]));
+    expect(job).toMatchObject({ state: 'failed', message: 'The file is not UTF-8; nothing was stored.' });
+    expect(job.problems).toMatchObject([{ where: 'line 1, column 2' }]);
   });
 
   test('a large project survives the database’s packets', async () => {
@@ -292,7 +289,7 @@ describe('bad input is told in a sentence, never a 500', () => {
     ['{', 'JSON'],
     ['[]', 'not as it should be'],
     ['{"id":"1","label":"x","changes":[]}', 'must be an id'],
-    ['{"id":"a","label":"x","changes":[[]]}', 'each must be an object'],
+    ['{"id":"a","label":"x","changes":[[]]}', 'must be an object'],
     ['{"id":"a","label":"x","changes":[{"kind":"planet","id":"a","path":[]}]}', 'must be one of project, profile'],
     [
       '{"id":"a","label":"x","changes":[{"kind":"lane","id":"a","path":["__proto__","x"],"after":1}]}',

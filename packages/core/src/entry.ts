@@ -6,3 +6,4 @@ export * from './model/inspect.js';
 export { ID_PATTERN } from './model/fields.js';
 export { LONGEST_NAME } from './model/longest.js';
 export * from './file/depth.js';
+export { AtMost } from './model/at-most.js';

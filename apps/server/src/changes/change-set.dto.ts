@@ -1,25 +1,11 @@
 import { KINDS, type Change, type ChangeSet, type Kind } from '@dialoga/core';
-import { ID_PATTERN } from '@dialoga/core/entry';
+import { AtMost, ID_PATTERN } from '@dialoga/core/entry';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import {
-  Allow,
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsObject,
-  IsOptional,
-  IsString,
-  Matches,
-  MaxLength,
-  ValidateNested,
-} from 'class-validator';
-
+import { Allow, ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, Matches } from 'class-validator';
 import { LONGEST_AUTHOR } from '../database/tables.js';
 
 const ID = { message: 'must be an id: a letter, then at most 63 letters, digits and hyphens' };
-const MOST_CHANGES = 100_000;
+export const MOST_CHANGES = 100_000;
 /** Any JSON value. */
 const ANY = {
   required: false,
@@ -49,28 +35,25 @@ export class ChangeDto implements Change {
   @ApiProperty({ ...ANY, description: 'what is to be there; left out: nothing' }) @Allow() after?: Change['after'];
 }
 
-export class ChangeSetDto implements ChangeSet {
+/** What a change set says of itself. */
+export class ChangeSetHead {
   @ApiProperty({ pattern: ID_PATTERN.source, description: 'made by whoever sends it; sent twice counts once' })
   @IsString()
   @Matches(ID_PATTERN, ID)
   id!: string;
 
-  @ApiProperty({ maxLength: 500 }) @IsString() @MaxLength(500) label!: string;
-
-  @ApiProperty({ type: [ChangeDto], minItems: 1, maxItems: MOST_CHANGES })
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_CHANGES)
-  @IsObject({ each: true, message: 'each must be an object' })
-  @ValidateNested({ each: true })
-  @Type(() => ChangeDto)
-  changes!: ChangeDto[];
+  @ApiProperty({ maxLength: 500 }) @IsString() @AtMost(500) label!: string;
 
   @ApiProperty({ required: false, maxLength: LONGEST_AUTHOR, description: 'who made it, as he names himself' })
   @IsOptional()
   @IsString()
-  @MaxLength(LONGEST_AUTHOR)
+  @AtMost(LONGEST_AUTHOR)
   author?: string;
+}
+
+/** What is sent: `read-change-set.ts` reads it. */
+export class ChangeSetDto extends ChangeSetHead implements ChangeSet {
+  @ApiProperty({ type: [ChangeDto], minItems: 1, maxItems: MOST_CHANGES }) changes!: ChangeDto[];
 }
 
 /** What committing answers. */

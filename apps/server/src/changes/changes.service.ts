@@ -1,81 +1,74 @@
-import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
-import { apply, PROJECT_ID, type ChangeSet, type Refusal } from '@dialoga/core';
-import { inspectEntity } from '@dialoga/core/entry';
-import { DataSource, QueryFailedError, type EntityManager } from 'typeorm';
-import { readJournal, writeJournal, type JournalEntry } from '../database/journal.js';
-import { RowReader } from '../database/row-reader.js';
-import { writeChanges } from '../database/stored-project.js';
-import { journalTable, projectTable } from '../database/tables.js';
+import { Injectable } from '@nestjs/common';
+import { DataSource } from 'typeorm';
+import { journalText } from '../database/journal-text.js';
+import { COMMITS_AT_ONCE } from '../database/data-source.js';
+import { TooMuchToRead, type ReadsAtMost } from '../database/row-reader.js';
+import { MOST_SMALL_BODY, MOST_SMALL_CHANGES, MOST_SMALL_ENTITIES, MOST_SMALL_ENTITY } from '../edge/limits.js';
 import { EventsService } from '../events/events.service.js';
-import { unprocessable } from '../edge/problems.js';
+import { Disk } from '../health/disk.js';
+import { ownMemory } from '../work/own-memory.js';
+import { WorkService } from '../work/work.service.js';
+import { commitChangeSet } from './commit.js';
+import { readChangeSet, type SentChangeSet } from './read-change-set.js';
+import { Turns } from './turns.js';
 
-const TRIES = 4;
-const DEADLOCK = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT']);
+const HERE: ReadsAtMost = { entity: MOST_SMALL_ENTITY, all: MOST_SMALL_ENTITIES };
 
 @Injectable()
 export class ChangesService {
+  private readonly turns = new Turns(COMMITS_AT_ONCE);
+
   constructor(
     private readonly database: DataSource,
     private readonly events: EventsService,
+    private readonly work: WorkService,
+    private readonly disk: Disk,
   ) {}
 
   /**
-   * Commits a change set: entities and journal in one transaction under the project's row lock. The same id again
-   * gives the revision it got and changes nothing.
+   * Commits the body of a request. Edits as people make them are committed here; what is large, or touches something
+   * large, in another thread.
    */
-  async commit(project: string, set: ChangeSet, author: string | null): Promise<number> {
-    for (let attempt = 1; ; attempt++) {
-      try {
-        const revision = await this.database.transaction((manager) => this.commitOnce(manager, project, set, author));
-        this.events.announce(project, revision);
-        return revision;
-      } catch (error) {
-        const code = error instanceof QueryFailedError ? (error.driverError as { code?: string }).code : undefined;
-        if (attempt >= TRIES || !code || !DEADLOCK.has(code)) throw error;
-      }
+  async commitBody(project: string, body: Buffer): Promise<number> {
+    await this.disk.refuseWithoutRoom(body.length);
+    if (body.length <= MOST_SMALL_BODY) {
+      const sent = readChangeSet(body);
+      if (sent.set.changes.length <= MOST_SMALL_CHANGES) return this.commit(project, sent);
+    }
+    return this.commitElsewhere(project, body);
+  }
+
+  async commit(project: string, sent: SentChangeSet): Promise<number> {
+    try {
+      const { revision } = await this.turns.take(project, () => commitChangeSet(this.database, project, sent, HERE));
+      return this.stored(project, revision);
+    } catch (error) {
+      if (!(error instanceof TooMuchToRead)) throw error;
+      const { set, author } = sent;
+      return this.commitElsewhere(project, Buffer.from(JSON.stringify({ ...set, ...(author ? { author } : {}) })));
     }
   }
 
-  private async commitOnce(
-    manager: EntityManager,
-    project: string,
-    set: ChangeSet,
-    author: string | null,
-  ): Promise<number> {
-    const row = await manager.findOne(projectTable, { where: { id: project }, lock: { mode: 'pessimistic_write' } });
-    if (!row) throw new NotFoundException({ message: `There is no project ${project}.` });
-    const known = await manager.findOneBy(journalTable, { project, changeSet: set.id });
-    if (known) return known.revision;
+  private async commitElsewhere(project: string, bytes: Buffer): Promise<number> {
+    const large = () => {
+      const body = ownMemory(bytes);
+      return this.work.run('commitLarge', { project, body }, [body.buffer]);
+    };
+    const { revision } = await this.turns.take(project, large, true);
+    return this.stored(project, revision);
+  }
 
-    const reader = new RowReader(manager, project);
-    await reader.fetchFor(set);
-    let applied = apply(reader, set);
-    while (await reader.fetch()) applied = apply(reader, set);
-    if (!applied.ok) throw refused(applied.refusal);
-    const problems = applied.entities.flatMap((e) => (e.after === undefined ? [] : inspectEntity(e.kind, e.after)));
-    if (applied.entities.some((e) => e.kind === 'project' && e.after === undefined)) {
-      problems.push({ where: 'project', found: 'it is dropped', expected: 'its own entry stays' });
-    }
-    if (problems.length > 0) throw unprocessable('The change set would leave something that cannot be.', problems);
-
-    await writeChanges(manager, project, applied.entities);
-    const revision = row.revision + 1;
-    await writeJournal(manager, project, revision, set, author);
-    const info = applied.entities.find((e) => e.kind === 'project' && e.id === PROJECT_ID)?.after;
-    await manager.update(
-      projectTable,
-      { id: project },
-      { revision, changed: () => 'UTC_TIMESTAMP(3)', ...(info && 'name' in info ? { name: info.name } : {}) },
-    );
+  private stored(project: string, revision: number): number {
+    this.disk.stored();
+    this.events.announce(project, revision);
     return revision;
   }
 
-  /** The change sets after a revision, in order; more may follow. */
-  since(project: string, revision: number): Promise<JournalEntry[]> {
-    return readJournal(this.database.manager, project, revision);
+  /** The change sets after a revision, in order, as the text of a list; or compressed, where they are large. */
+  async since(project: string, revision: number): Promise<{ text: string } | { compressed: Uint8Array }> {
+    const text = await journalText(this.database.manager, project, revision, 'little');
+    if (text !== null) return { text };
+    const { list } = await this.work.run('readJournal', { project, since: revision });
+    return { compressed: list };
   }
-}
-
-function refused(refusal: Refusal): ConflictException {
-  return new ConflictException({ message: refusal.sentence, refusal });
 }

@@ -10,7 +10,11 @@ import { Routes1700000000008 } from './migrations/8-routes.js';
 import { Author1700000000009 } from './migrations/9-author.js';
 import { ALL_TABLES } from './tables.js';
 
-export function dataSourceOptions(url: string): DataSourceOptions {
+/** Connections of the thread that answers, and how many of them commits may take: the others are there for readers. */
+const CONNECTIONS = 10;
+export const COMMITS_AT_ONCE = 6;
+
+export function dataSourceOptions(url: string, connections = CONNECTIONS): DataSourceOptions {
   return {
     type: 'mariadb',
     url,
@@ -30,7 +34,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
     ],
     migrationsRun: true,
     synchronize: false,
-    extra: { connectionLimit: 10 },
+    extra: { connectionLimit: connections },
   };
 }
 

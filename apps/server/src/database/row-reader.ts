@@ -13,6 +13,18 @@ import type { EntityManager } from 'typeorm';
 import { chunks } from './parts.js';
 import { tableOf } from './tables.js';
 
+/** Bytes of stored entities that may be read: of one, and in all. */
+export interface ReadsAtMost {
+  entity: number;
+  all: number;
+}
+
+/** What is touched is larger than may be read here. */
+export class TooMuchToRead extends Error {}
+
+const MOST_REFERRERS = 2000;
+const WITHOUT_LIMIT: ReadsAtMost = { entity: 2 ** 31, all: Number.MAX_SAFE_INTEGER };
+
 /**
  * A reader over the few rows that a change set touches. What was asked for and is not here yet is fetched by `fetch`,
  * and the work done again, until nothing new was asked for.
@@ -23,10 +35,15 @@ export class RowReader implements Reader {
   private wanted = new Map<Kind, Set<string>>();
   private wantedLists = new Set<string>();
   private misses = 0;
+  private bytes = 0;
+  private get limited(): boolean {
+    return this.atMost !== WITHOUT_LIMIT;
+  }
 
   constructor(
     private readonly manager: EntityManager,
     private readonly project: string,
+    private readonly atMost: ReadsAtMost = WITHOUT_LIMIT,
   ) {}
 
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined {
@@ -72,20 +89,27 @@ export class RowReader implements Reader {
     if (this.wanted.size === 0 && this.wantedLists.size === 0) return false;
     for (const [kind, ids] of this.wanted) {
       for (const id of ids) this.entities.set(`${kind} ${id}`, undefined);
-      for (const chunk of chunks([...ids], 500)) {
-        const rows: { id: string; body: string }[] = await this.manager.query(
-          `SELECT id, body FROM ${tableOf(kind)} WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
-          [this.project, ...chunk],
+      for (const chunk of chunks([...ids], this.limited ? 20 : 500)) {
+        const rows: { id: string; body: string | null }[] = await this.manager.query(
+          `SELECT id, IF(LENGTH(body) > ?, NULL, body) AS body FROM ${tableOf(kind)}
+            WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
+          [this.atMost.entity, this.project, ...chunk],
         );
-        for (const row of rows) this.entities.set(`${kind} ${row.id}`, JSON.parse(row.body) as Entity);
+        for (const { id, body } of rows) {
+          this.bytes += body?.length ?? 0;
+          if (body === null || this.bytes > this.atMost.all) throw new TooMuchToRead();
+          this.entities.set(`${kind} ${id}`, JSON.parse(body) as Entity);
+        }
       }
     }
     for (const id of this.wantedLists) for (const kind of KINDS) this.lists.set(`${kind}>${id}`, []);
     for (const chunk of chunks([...this.wantedLists], 500)) {
       const rows: { target: string; kind: Kind; source: string }[] = await this.manager.query(
-        `SELECT target, kind, source FROM reference WHERE project = ? AND target IN (${chunk.map(() => '?').join()})`,
+        `SELECT target, kind, source FROM reference WHERE project = ? AND target IN (${chunk.map(() => '?').join()})
+          ${this.limited ? `LIMIT ${MOST_REFERRERS + 1}` : ''}`,
         [this.project, ...chunk],
       );
+      if (this.limited && rows.length > MOST_REFERRERS) throw new TooMuchToRead();
       for (const row of rows) this.lists.get(`${row.kind}>${row.target}`)?.push(row.source);
     }
     this.wanted = new Map();

@@ -22,8 +22,10 @@ export class ErrorAnswer {
 
 const REFUSALS = {
   400: 'The request cannot be read; each field that is wrong is named.',
+  413: 'It is larger than the server takes.',
+  429: 'There are too many already.',
   404: 'There is no such thing.',
-  409: 'It meets another edit: both values, or what depends on what.',
+  409: 'It meets another edit, or there is no room for more: both values, or what depends on what.',
   422: 'It would leave something that cannot be.',
 } as const;
 
@@ -44,6 +46,11 @@ export function Answers(summary: string, { gives, status = 200, refuses = [] }: 
       typeof type === 'function' ? { status, type, isArray: list } : { status, ...(type ? { description: type } : {}) },
     ),
     ...refuses.map((code) => ApiResponse({ status: code, type: ErrorAnswer, description: REFUSALS[code] })),
-    ApiResponse({ status: 503, type: ErrorAnswer, description: 'The database does not answer; try again.' }),
+    ApiResponse({
+      status: 503,
+      type: ErrorAnswer,
+      description: 'The database does not answer, or too much waits; try again.',
+    }),
+    ApiResponse({ status: 507, type: ErrorAnswer, description: 'The disk of the database is full.' }),
   );
 }

@@ -1,12 +1,19 @@
 import { ArgumentsHost, Catch, HttpException, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
+import { DISK_FULL, type Disk } from '../health/disk.js';
+import { isDiskFull } from '../health/disk-full.js';
+import { described } from '../log.js';
+import { codeOf } from '../work/outcome.js';
 import type { ErrorBody } from './problems.js';
 
-/** Every error answer has one shape; nothing of the inside reaches a client. */
+/** Every error answer has one shape; nothing of the inside reaches a client, and nothing of a client the log. */
 @Catch()
 export class ErrorFilter implements ExceptionFilter {
-  constructor(private readonly log: Logger) {}
+  constructor(
+    private readonly log: Logger,
+    private readonly disk: Disk,
+  ) {}
 
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
@@ -20,31 +27,38 @@ export class ErrorFilter implements ExceptionFilter {
       const plain: ErrorBody = typeof body === 'string' ? { message: body } : (body as ErrorBody);
       const { problems, refusal } = plain;
       const message = typeof plain.message === 'string' ? plain.message : error.message;
-      response.status(error.getStatus()).json({ message, problems, refusal } satisfies ErrorBody);
+      const status = error.getStatus();
+      if (status === 503) response.set('Retry-After', '1');
+      response.status(status).json({ message, problems, refusal } satisfies ErrorBody);
       return;
     }
-    if (isDatabaseAway(error)) {
-      response.status(503).json({ message: 'The database does not answer; try again.' } satisfies ErrorBody);
+    const code = codeOf(error);
+    const { id } = http.getRequest<Request & { id?: unknown }>();
+    if (isDiskFull(code, error)) {
+      this.log.error({ request: id, ...described(error) }, 'the disk of the database is full');
+      this.disk.refusedIt();
+      response.status(507).json({ message: DISK_FULL } satisfies ErrorBody);
       return;
     }
-    const { method, url } = http.getRequest<Request>();
-    this.log.error({ err: error, method, url }, 'request failed');
+    if (isDatabaseAway(code, error)) {
+      response
+        .status(503)
+        .set('Retry-After', '1')
+        .json({ message: 'The database does not answer; try again.' } satisfies ErrorBody);
+      return;
+    }
+    this.log.error({ request: id, ...described(error) }, 'request failed');
     response.status(500).json({ message: 'Something went wrong here.' } satisfies ErrorBody);
   }
 }
 
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN']);
+const AWAY = new Set([
+  ...['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'],
+  ...['ER_CON_COUNT_ERROR', 'ER_NEW_ABORTING_CONNECTION', 'ER_CONNECTION_KILLED', 'ER_LOCK_WAIT_TIMEOUT'],
+]);
 
 /** The connection broke, or there is none: what was sent may be stored or not, and can be sent again. */
-function isDatabaseAway(error: unknown): boolean {
-  const {
-    code,
-    driverError,
-    message = '',
-  } = (error ?? {}) as {
-    code?: string;
-    driverError?: { code?: string };
-    message?: string;
-  };
-  return AWAY.has(code ?? '') || AWAY.has(driverError?.code ?? '') || message.includes('closed state');
+function isDatabaseAway(code: string | null, error: unknown): boolean {
+  const { message = '' } = (error ?? {}) as { message?: string };
+  return (code !== null && AWAY.has(code)) || message.includes('closed state');
 }

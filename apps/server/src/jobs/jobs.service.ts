@@ -6,36 +6,39 @@ import type { ErrorBody } from '../edge/problems.js';
 import { newId } from '../new-id.js';
 import type { JobView } from './job.dto.js';
 
-/** How often progress is stored, at most. */
-const TELL_MS = 150;
-/** A job of which nothing was heard for so long has lost its process. */
+/** How often a process says of its jobs that it is still there. */
+const BEAT_MS = 5000;
+/** A job of which nothing changed for so long has lost its process. */
 const SILENT_MS = 30_000;
 
-/** What the work is given to say how far it is; it throws where the work is to stop. */
-export type Tell = (step: string, done: number, total: number) => Promise<void>;
-
-class Stopped extends Error {}
+/** The work of a job, done elsewhere; gives the project that it made, or null where somebody stopped it. */
+export type JobWork = (job: string) => Promise<{ project: string | null }>;
 
 /**
  * Long work off the request: it is started at once, says how far it is in a table that every process reads, can be
- * stopped from any of them, and leaves no half, since each does its writing in one transaction.
+ * stopped from any of them, and leaves no half, since each does its writing in one transaction. Whether one is still
+ * going on is seen by its beats changing while somebody looks, never by what a clock says: those jump.
  */
 @Injectable()
 export class JobsService implements OnModuleDestroy {
-  private ending = false;
+  private readonly own = new Set<string>();
   private readonly running = new Set<Promise<void>>();
+  private readonly seen = new Map<string, { beat: number; since: number }>();
+  private beating: NodeJS.Timeout | null = null;
 
   constructor(private readonly database: DataSource) {}
 
   /** Starts work that makes a project; gives the job's id. */
-  async start(kind: string, work: (tell: Tell) => Promise<string>): Promise<string> {
+  async start(kind: string, work: JobWork): Promise<string> {
     const id = newId();
-    await this.database.query('DELETE FROM job WHERE beat < UTC_TIMESTAMP(3) - INTERVAL 1 DAY');
+    await this.database.query(`DELETE FROM job WHERE state <> 'running' AND beat < UTC_TIMESTAMP(3) - INTERVAL 1 DAY`);
     await this.database.query(
       `INSERT INTO job (id, kind, state, step, done, total, stop, beat)
        VALUES (?, ?, 'running', 'waiting', 0, 0, 0, UTC_TIMESTAMP(3))`,
       [id, kind],
     );
+    this.own.add(id);
+    this.beating ??= setInterval(() => void this.beat(), BEAT_MS);
     const run = this.run(id, work).finally(() => this.running.delete(run));
     this.running.add(run);
     return id;
@@ -44,7 +47,7 @@ export class JobsService implements OnModuleDestroy {
   async get(id: string): Promise<JobView> {
     const row = await this.database.getRepository(jobTable).findOneBy({ id });
     if (!row) throw new NotFoundException({ message: `There is no job ${id}.` });
-    return (await this.isSilent(row)) ? { ...view(row), state: 'failed', message: LOST } : view(row);
+    return this.isSilent(row) ? { ...view(row), state: 'failed', message: LOST } : view(row);
   }
 
   /** Asks a job to stop; it does so at its next step. */
@@ -52,43 +55,41 @@ export class JobsService implements OnModuleDestroy {
     await this.database.query('UPDATE job SET stop = 1 WHERE id = ?', [id]);
   }
 
+  /** What is still going on ends with this process: its threads are ended, and their transactions taken back. */
   async onModuleDestroy(): Promise<void> {
-    this.ending = true;
-    await Promise.allSettled(this.running);
+    if (this.beating) clearInterval(this.beating);
+    const left = [...this.own];
+    this.own.clear();
+    for (const id of left) await this.close(id, STOPPED).catch(() => undefined);
   }
 
-  private async isSilent({ id, state }: JobRow): Promise<boolean> {
-    if (state !== 'running') return false;
-    const rows: unknown[] = await this.database.query(
-      'SELECT 1 FROM job WHERE id = ? AND beat < UTC_TIMESTAMP(3) - INTERVAL ? SECOND',
-      [id, SILENT_MS / 1000],
-    );
-    return rows.length > 0;
-  }
-
-  private async run(id: string, work: (tell: Tell) => Promise<string>): Promise<void> {
-    let last = 0;
-    const tell: Tell = async (step, done, total) => {
-      // Others are answered between two steps.
-      await new Promise((resolve) => setImmediate(resolve));
-      if (this.ending) throw new Stopped();
-      if (Date.now() - last < TELL_MS && done < total) return;
-      last = Date.now();
-      const rows: { stop: number }[] = await this.database.query('SELECT stop FROM job WHERE id = ?', [id]);
-      if (rows[0]?.stop === 1) throw new Stopped();
-      await this.database.query('UPDATE job SET step = ?, done = ?, total = ?, beat = UTC_TIMESTAMP(3) WHERE id = ?', [
-        step,
-        done,
-        total,
-        id,
-      ]);
-    };
-    try {
-      const project = await work(tell);
-      await this.close(id, { state: 'done', project });
-    } catch (error) {
-      await this.close(id, outcomeOf(error)).catch(() => undefined);
+  private isSilent({ id, state, beat }: JobRow): boolean {
+    if (state !== 'running') {
+      this.seen.delete(id);
+      return false;
     }
+    const [now, is] = [performance.now(), beat.getTime()];
+    const known = this.seen.get(id);
+    if (known?.beat !== is) this.seen.set(id, { beat: is, since: now });
+    return known?.beat === is && now - known.since > SILENT_MS;
+  }
+
+  private async beat(): Promise<void> {
+    const ids = [...this.own];
+    if (ids.length === 0) return;
+    const marks = ids.map(() => '?').join();
+    await this.database
+      .query(`UPDATE job SET beat = UTC_TIMESTAMP(3) WHERE state = 'running' AND id IN (${marks})`, ids)
+      .catch(() => undefined);
+  }
+
+  private async run(id: string, work: JobWork): Promise<void> {
+    const outcome = await work(id).then(
+      ({ project }): Partial<JobRow> => (project === null ? STOPPED : { state: 'done', project }),
+      outcomeOf,
+    );
+    if (!this.own.delete(id)) return;
+    await this.close(id, outcome).catch(() => undefined);
   }
 
   private async close(id: string, outcome: Partial<JobRow>): Promise<void> {
@@ -97,9 +98,9 @@ export class JobsService implements OnModuleDestroy {
 }
 
 const LOST = 'The server that did this was stopped meanwhile; nothing was stored. Start it again.';
+const STOPPED: Partial<JobRow> = { state: 'stopped', message: 'It was stopped; nothing was stored.' };
 
 function outcomeOf(error: unknown): Partial<JobRow> {
-  if (error instanceof Stopped) return { state: 'stopped', message: 'It was stopped; nothing was stored.' };
   if (!(error instanceof HttpException)) {
     return { state: 'failed', message: 'Something went wrong here; nothing was stored.' };
   }

@@ -1,13 +1,14 @@
 import { LONGEST_NAME } from '@dialoga/core/entry';
 import { ApiProperty } from '@nestjs/swagger';
-import { IsIn, IsOptional, IsString, MaxLength, Matches } from 'class-validator';
+import { IsIn, IsOptional, IsString, Matches } from 'class-validator';
+import { AtMost } from '@dialoga/core/entry';
 import { LONGEST_AUTHOR } from '../database/tables.js';
 
 export class NameDto {
   @ApiProperty({ maxLength: LONGEST_NAME })
   @IsString({ message: 'must be text' })
   @Matches(/\S/, { message: 'a project needs a name' })
-  @MaxLength(LONGEST_NAME, { message: `must have at most ${LONGEST_NAME} characters` })
+  @AtMost(LONGEST_NAME)
   name!: string;
 }
 
@@ -15,7 +16,7 @@ export class RenameDto extends NameDto {
   @ApiProperty({ required: false, maxLength: LONGEST_AUTHOR, description: 'who renames it, as he names himself' })
   @IsOptional()
   @IsString()
-  @MaxLength(LONGEST_AUTHOR)
+  @AtMost(LONGEST_AUTHOR)
   author?: string;
 }
 

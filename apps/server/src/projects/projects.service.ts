@@ -1,26 +1,32 @@
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { apply, CheckEngine, counting, PROJECT_ID, Project, set, tallyOf, writeProject } from '@dialoga/core';
-import { readingProject, readProject, type ReadProject } from '@dialoga/core/entry';
+import { setTimeout } from 'node:timers/promises';
+import { BadRequestException, ConflictException, Injectable, NotFoundException } from '@nestjs/common';
+import { Project, PROJECT_ID, set, writeProject } from '@dialoga/core';
 import { DataSource } from 'typeorm';
 import { ChangesService } from '../changes/changes.service.js';
-import { insertProject, loadProject, removeProject } from '../database/stored-project.js';
+import { removeProject } from '../database/stored-project.js';
 import { projectTable, type ProjectRow } from '../database/tables.js';
-import { unprocessable } from '../edge/problems.js';
-import { JobsService, type Tell } from '../jobs/jobs.service.js';
+import { MOST_PROJECTS } from '../edge/limits.js';
+import { Disk } from '../health/disk.js';
+import { JobsService } from '../jobs/jobs.service.js';
 import { newId } from '../new-id.js';
-import type { ProjectSummary } from './project.dto.js';
+import { ownMemory } from '../work/own-memory.js';
+import { WorkService } from '../work/work.service.js';
+import { DEMOS, type ProjectSummary } from './project.dto.js';
+import { storeProject } from './store-project.js';
 
-export const DEMO_FOLDER = Symbol('demo folder');
+/** ms that an answer waits for findings to be counted. */
+const LONGEST_WAIT_MS = 15_000;
 
 @Injectable()
 export class ProjectsService {
+  private readonly underWay = new Map<string, Promise<unknown>>();
+
   constructor(
     private readonly database: DataSource,
     private readonly changes: ChangesService,
     private readonly jobs: JobsService,
-    @Inject(DEMO_FOLDER) private readonly demoFolder: string,
+    private readonly work: WorkService,
+    private readonly disk: Disk,
   ) {}
 
   async list(): Promise<ProjectSummary[]> {
@@ -35,60 +41,38 @@ export class ProjectsService {
   }
 
   async create(name: string): Promise<ProjectSummary> {
+    await this.refuseWithoutRoom();
     const project = Project.of({ project: [{ id: PROJECT_ID, name: name.trim() }] });
-    return this.store(project, writeProject(project));
+    return summary(await this.get(await storeProject(this.database, project, writeProject(project))));
   }
 
   /** A project from a project file, as a job: the whole of it, or everything that is wrong with it. */
-  importFile(text: string): Promise<string> {
-    return this.jobs.start('import', async (tell) => {
-      const steps = readingProject(text);
-      for (let step = steps.next(); ; step = steps.next()) {
-        if (step.done) return (await this.store(taken(step.value), text, tell)).id;
-        await tell('checking what the file holds', step.value.done, step.value.total);
-      }
+  async importFile(bytes: Buffer): Promise<string> {
+    await this.refuseWithoutRoom(bytes.length);
+    return this.jobs.start('import', (job) => {
+      const file = ownMemory(bytes);
+      return this.work.run('importFile', { job, file }, [file.buffer]);
     });
   }
 
   /** A copy at its newest revision under another name, as a job. Its history begins anew. */
   async copy(id: string, name: string): Promise<string> {
     await this.get(id);
-    return this.jobs.start('copy', async (tell) => {
-      await tell('reading the project', 0, 1);
-      const project = await this.database.transaction('REPEATABLE READ', (manager) => loadProject(manager, id));
-      const entity = { id: PROJECT_ID, name: project.info.name };
-      const renamed = apply(project, {
-        id: 'copy',
-        label: '',
-        changes: [set('project', entity, ['name'], name.trim())],
-      });
-      const copy = renamed.ok ? project.with(renamed.entities) : project;
-      return (await this.store(copy, writeProject(copy), tell)).id;
-    });
+    await this.refuseWithoutRoom();
+    return this.jobs.start('copy', (job) => this.work.run('copyProject', { job, project: id, name }));
   }
 
   async fromDemo(demo: string): Promise<ProjectSummary> {
-    const text = await readFile(join(this.demoFolder, `${demo}.dialoga.json`), 'utf8');
-    return this.store(taken(readProject(text)), text);
-  }
-
-  /** Stores a project with the file that it was read from, in one transaction. */
-  private async store(project: Project, file: string, tell?: Tell): Promise<ProjectSummary> {
-    const id = newId();
-    const row = { id, name: project.info.name, revision: 0, tally: null, tallyRevision: null };
-    const progress = tell && ((done: number, total: number) => tell('storing', done, total));
-    await this.database.transaction(async (manager) => {
-      await manager.insert(projectTable, { ...row, changed: () => 'UTC_TIMESTAMP(3)' });
-      await insertProject(manager, id, project, file, progress);
-    });
-    return summary(await this.get(id));
+    await this.refuseWithoutRoom();
+    const { project } = await this.work.run('storeDemo', { demo });
+    return summary(await this.get(project));
   }
 
   async rename(id: string, name: string, author: string | null): Promise<ProjectSummary> {
     const row = await this.get(id);
     const info = { id: PROJECT_ID, name: row.name };
-    const change = set('project', info, ['name'], name.trim());
-    await this.changes.commit(id, { id: newId(), label: 'Rename project', changes: [change] }, author);
+    const changes = [set('project', info, ['name'], name.trim())];
+    await this.changes.commit(id, { set: { id: newId(), label: 'Rename project', changes }, author });
     return summary(await this.get(id));
   }
 
@@ -103,37 +87,49 @@ export class ProjectsService {
     await this.database.transaction((manager) => removeProject(manager, id));
   }
 
-  /** Counts the findings of the newest revision, and keeps the counts with it. */
+  /**
+   * The project with the counts of its newest revision; without them where it was edited once more meanwhile, or where
+   * counting takes longer than anybody waits: it goes on, and whoever asks again gets it.
+   */
   async tally(id: string): Promise<ProjectSummary> {
-    const row = await this.get(id);
-    if (row.tallyRevision !== row.revision || row.tally === null) {
-      const project = await this.database.transaction('REPEATABLE READ', (manager) => loadProject(manager, id));
-      row.tally = JSON.stringify(tallyOf(counting(new CheckEngine(project).findings, project)));
-      row.tallyRevision = row.revision;
-      const { tally, tallyRevision, revision } = row;
-      await this.database.getRepository(projectTable).update({ id, revision }, { tally, tallyRevision });
+    const until = performance.now() + LONGEST_WAIT_MS;
+    // A counting that is under way may have begun before the last edit: then there is one more.
+    for (let tries = 0; tries < 2 && performance.now() < until; tries++) {
+      const row = await this.get(id);
+      if (row.tallyRevision === row.revision && row.tally !== null) return summary(row);
+      const waited = new AbortController();
+      const enough = setTimeout(until - performance.now(), undefined, { signal: waited.signal, ref: false });
+      await Promise.race([this.counting(id), enough]);
+      waited.abort();
+      enough.catch(() => undefined);
     }
-    return summary(row);
+    return summary(await this.get(id));
   }
 
-  async file(id: string): Promise<{ name: string; text: string }> {
-    const { name } = await this.get(id);
-    const project = await this.database.transaction('REPEATABLE READ', (manager) => loadProject(manager, id));
-    return { name, text: writeProject(project) };
+  /** Counts, or waits for a counting that is under way: however many ask, there is one at a time. */
+  private counting(id: string): Promise<unknown> {
+    const known = this.underWay.get(id);
+    if (known) return known;
+    const run = this.work.run('countFindings', { project: id }).finally(() => this.underWay.delete(id));
+    run.catch(() => undefined);
+    this.underWay.set(id, run);
+    return run;
   }
 
   /** The demo, where nobody has stored anything yet. */
   async loadDemoIfEmpty(): Promise<boolean> {
     if ((await this.database.getRepository(projectTable).count()) > 0) return false;
-    await this.fromDemo('kestrel-quay-as-agreed');
-    await this.fromDemo('kestrel-quay');
+    for (const demo of [...DEMOS].reverse()) await this.fromDemo(demo);
     return true;
   }
-}
 
-function taken(read: ReadProject): Project {
-  if (!read.ok) throw unprocessable('The file cannot be taken as a project; nothing was stored.', read.problems);
-  return read.project;
+  /** Throws the answer, 409 or 507, where there is no room for one project more, of so many bytes. */
+  private async refuseWithoutRoom(bytes = 1_000_000): Promise<void> {
+    await this.disk.refuseWithoutRoom(bytes);
+    if ((await this.database.getRepository(projectTable).count()) < MOST_PROJECTS) return;
+    const message = `There are ${MOST_PROJECTS} projects, and this server keeps no more; delete one first.`;
+    throw new ConflictException({ message });
+  }
 }
 
 function summary(row: ProjectRow): ProjectSummary {

@@ -1,8 +1,9 @@
-import { Controller, Get, Param, ParseIntPipe, Query, Res } from '@nestjs/common';
+import { Controller, Get, Param, ParseIntPipe, Query, Req, Res } from '@nestjs/common';
 import { ApiQuery, ApiTags } from '@nestjs/swagger';
-import { KINDS, SECTION_OF } from '@dialoga/core';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { Answers } from '../edge/answers.js';
+import { ExactId } from '../edge/exact-id.js';
+import { sendCompressed } from '../edge/send-compressed.js';
 import { RevisionsService, RevisionView } from './revisions.service.js';
 
 @ApiTags('revisions')
@@ -12,9 +13,9 @@ export class RevisionsController {
 
   @Get()
   @ApiQuery({ name: 'before', type: Number, required: false, description: 'continues the list' })
-  @Answers('What was changed, newest first', { gives: [RevisionView], refuses: [400] })
+  @Answers('What was changed, newest first', { gives: [RevisionView], refuses: [400, 404] })
   list(
-    @Param('project') project: string,
+    @Param('project', ExactId) project: string,
     @Query('before', new ParseIntPipe({ optional: true })) before?: number,
   ): Promise<RevisionView[]> {
     return this.revisions.list(project, before ?? 2 ** 31 - 1);
@@ -26,17 +27,13 @@ export class RevisionsController {
     refuses: [404],
   })
   async at(
-    @Param('project') id: string,
+    @Param('project', ExactId) project: string,
     @Param('revision', ParseIntPipe) revision: number,
+    @Req() request: Request,
     @Res() response: Response,
   ): Promise<void> {
-    const project = await this.revisions.at(id, revision);
+    const sections = await this.revisions.at(project, revision);
     response.type('application/json');
-    response.write(`{"revision":${revision}`);
-    for (const kind of KINDS) {
-      const bodies = [...project.all(kind)].map((entity) => JSON.stringify(entity));
-      response.write(`,"${SECTION_OF[kind]}":[${bodies.join(',')}]`);
-    }
-    response.end('}');
+    await sendCompressed(request, response, sections);
   }
 }

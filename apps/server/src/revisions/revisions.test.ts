@@ -137,12 +137,37 @@ describe('long work', () => {
     expect((body as { lanes: unknown[] }).lanes.length).toBeGreaterThan(30_000);
   });
 
-  test('whose process is gone is told as failed', async () => {
-    await server.database.query(
-      `INSERT INTO job (id, kind, state, step, done, total, stop, beat)
-       VALUES ('lost', 'import', 'running', 'storing', 1, 2, 0, UTC_TIMESTAMP(3) - INTERVAL 1 HOUR)`,
-    );
-    expect((await server.http.get('/api/jobs/lost').expect(200)).body).toMatchObject({ state: 'failed' });
-    await server.http.get('/api/jobs/nothing').expect(404);
+  describe('whose process is gone', () => {
+    const insert = (id: string) =>
+      server.database.query(
+        `INSERT INTO job (id, kind, state, step, done, total, stop, beat)
+         VALUES (?, 'import', 'running', 'storing', 1, 2, 0, UTC_TIMESTAMP(3) - INTERVAL 3 DAY)`,
+        [id],
+      );
+    const state = async (id: string) => ((await server.http.get(`/api/jobs/${id}`).expect(200)).body as JobView).state;
+
+    test('is told as failed once nothing of it changed for half a minute, whatever the clock says', async () => {
+      await insert('lost');
+      expect(await state('lost')).toBe('running');
+      const now = performance.now();
+      const clock = jest.spyOn(performance, 'now').mockImplementation(() => now + 31_000);
+      try {
+        expect(await state('lost')).toBe('failed');
+        await server.database.query('UPDATE job SET beat = UTC_TIMESTAMP(3) - INTERVAL 2 DAY WHERE id = ?', ['lost']);
+        expect(await state('lost')).toBe('running');
+      } finally {
+        clock.mockRestore();
+      }
+      await server.http.get('/api/jobs/nothing').expect(404);
+    });
+
+    test('a job that runs is not taken out when the clock of the database jumps', async () => {
+      await insert('jumped');
+      await server.http
+        .post(`/api/projects/${await newDemo(server)}/copies`)
+        .send({ name: 'Another' })
+        .expect(202);
+      expect(await state('jumped')).toBe('running');
+    });
   });
 });

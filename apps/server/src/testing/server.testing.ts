@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createConnection } from 'mysql2/promise';
+import { pino } from 'pino';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import type { ChangeSet } from '@dialoga/core';
@@ -21,20 +22,29 @@ export interface TestServer {
 }
 
 /** The real server over a database of its own, which goes with it; or a further process over the same database. */
-export async function testServer(beside?: TestServer, config: Partial<Config> = {}): Promise<TestServer> {
+export async function testServer(
+  beside?: TestServer,
+  config: Partial<Config> = {},
+  log = pino({ level: 'silent' }),
+): Promise<TestServer> {
   const { databaseUrl, drop } = beside
     ? { databaseUrl: beside.databaseUrl, drop: async () => undefined }
     : await ownDatabase();
-  const app = await createApp({
+  const usual: Config = {
     databaseUrl,
+    databaseFolder: null,
     host: '127.0.0.1',
     port: 0,
+    allowedHosts: [],
+    trustProxy: 0,
     webFolder: null,
     demoFolder: join(__dirname, '../../../../demo'),
+    threadFile: join(__dirname, '../../dist/thread/thread.js'),
     logLevel: 'silent',
+    logFolder: null,
     requestsAMinute: 1_000_000,
-    ...config,
-  });
+  };
+  const app = await createApp({ ...usual, ...config }, log);
   await app.init();
   return {
     app,

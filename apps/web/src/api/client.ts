@@ -55,6 +55,9 @@ export class AwayError extends Error {
   }
 }
 
+/** The server is there, and its disk is full: nothing more can be stored until somebody makes room. */
+export class FullError extends AwayError {}
+
 async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response;
   try {
@@ -68,6 +71,7 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
     problems?: Problem[];
     refusal?: Refusal;
   };
+  if (response.status === 507) throw new FullError(body.message);
   if (response.status >= 502 && response.status <= 504) throw new AwayError(body.message);
   throw new ApiError(response.status, body.message ?? response.statusText, body.problems, body.refusal ?? null);
 }
@@ -91,7 +95,7 @@ export const api = {
   /** whether the server answers now */
   isThere: () =>
     fetch('/api/health').then(
-      ({ ok }) => ok,
+      ({ ok, status }) => ok || status === 507,
       () => false,
     ),
   list: () => parsed<ProjectSummary[]>(request('/projects')),

@@ -12,9 +12,10 @@ export function Waiting() {
   const pending = useStateOf((s) => s.project.pending.length);
   const sending = useStateOf((s) => s.project.sending);
   const left = useStateOf((s) => s.findings.left);
+  const wait = `${pending} ${pending === 1 ? 'edit waits' : 'edits wait'}`;
   const words =
-    sending === 'away'
-      ? `server away; ${pending} ${pending === 1 ? 'edit waits' : 'edits wait'}`
+    sending === 'away' || sending === 'full'
+      ? `${sending === 'away' ? 'server away' : 'server’s disk full'}; ${wait} here`
       : pending > 1
         ? `sending ${pending} edits`
         : left > 0

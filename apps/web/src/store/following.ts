@@ -1,5 +1,6 @@
 import { apply } from '@dialoga/core';
 import { api } from '../api/client';
+import { growingPause } from '../api/growing-pause';
 import { check } from './checking';
 import { projectSlice } from './project-slice';
 import { rebase } from './rebasing';
@@ -7,7 +8,7 @@ import type { Dispatch, Thunk } from './store';
 
 const { received } = projectSlice.actions;
 
-const RETRY_MS = 2000;
+let failures = 0;
 
 let following: Promise<void> | null = null;
 /** News that came while an answer was under way: it may be older than the news, so it is asked for once more. */
@@ -31,8 +32,9 @@ async function followAll(dispatch: Dispatch): Promise<void> {
       more = false;
       await dispatch(follow());
     }
+    failures = 0;
   } catch {
-    retry = setTimeout(() => void dispatch(catchUp()), RETRY_MS);
+    retry = setTimeout(() => void dispatch(catchUp()), growingPause(++failures));
   } finally {
     following = null;
   }

@@ -1,5 +1,6 @@
 import { overlapsPaths, type ChangeSet } from '@dialoga/core';
-import { api, ApiError, AwayError } from '../api/client';
+import { api, ApiError, AwayError, FullError } from '../api/client';
+import { growingPause } from '../api/growing-pause';
 import { openInChecker } from '../worker/checker';
 import { findingsSlice } from './findings-slice';
 import { keepEdits, keptEdits } from './kept-edits';
@@ -8,7 +9,7 @@ import { projectFromBytes } from './opened';
 import { projectSlice, type Aside } from './project-slice';
 import type { Thunk } from './store';
 
-const RETRY_MS = 2000;
+let failures = 0;
 
 const { opening, opened, openFailed, openWaits, noticed, setAside } = projectSlice.actions;
 const { cleared, reopened } = findingsSlice.actions;
@@ -27,6 +28,7 @@ export function openProject(address: string): Thunk<Promise<void>> {
       const left = revision === null ? await sendKept(id) : { aside: [], refused: null };
       const bytes = revision === null ? await api.open(id) : await api.revision(id, revision);
       if (stale()) return;
+      failures = 0;
       dispatch(opened(projectFromBytes(bytes)));
       if (left.aside.length > 0) dispatch(setAside(left.aside));
       if (left.refused) dispatch(noticed(left.refused));
@@ -40,7 +42,7 @@ export function openProject(address: string): Thunk<Promise<void>> {
         dispatch(openWaits(sentence));
         setTimeout(
           () => !stale() && getState().project.status === 'waiting' && dispatch(openProject(address)),
-          RETRY_MS,
+          growingPause(++failures),
         );
       }
     }
@@ -52,7 +54,9 @@ async function sendKept(id: string): Promise<{ aside: Aside[]; refused: string |
   const aside: Aside[] = [];
   let refused: string | null = null;
   for (const { sets, forget } of keptEdits(id)) {
+    let failed = false;
     for (const set of sets) {
+      if (failed) break;
       if (aside.some((a) => overlapsPaths(set, a.set))) {
         aside.push({ set, refusal: null });
         continue;
@@ -60,7 +64,13 @@ async function sendKept(id: string): Promise<{ aside: Aside[]; refused: string |
       try {
         await api.commit(id, set);
       } catch (error) {
-        if (!(error instanceof ApiError) || error.status >= 500 || error.status === 429) throw error;
+        if (error instanceof FullError || (error instanceof ApiError && error.status >= 500)) {
+          // Not for ever at the door: the project opens, and the edit stays where it is until the next time.
+          failed = true;
+          refused = `“${set.label}” could not be stored: ${error.message} The edit is kept in this browser.`;
+          continue;
+        }
+        if (!(error instanceof ApiError) || error.status === 429) throw error;
         if (error.refusal) aside.push({ set, refusal: error.refusal });
         else refused = `“${set.label}” was refused: ${error.message}`;
       }
@@ -69,7 +79,7 @@ async function sendKept(id: string): Promise<{ aside: Aside[]; refused: string |
       id,
       aside.map((a): ChangeSet => a.set),
     );
-    forget();
+    if (!failed) forget();
   }
   return { aside, refused };
 }

@@ -28,7 +28,8 @@ export interface ProjectState {
   ahead: string[];
   /** made here and not yet acknowledged, in order */
   pending: ChangeSet[];
-  sending: 'idle' | 'sending' | 'away';
+  /** full: the server cannot store anything just now */
+  sending: 'idle' | 'sending' | 'away' | 'full';
   undo: ChangeSet[];
   redo: ChangeSet[];
   /** edits that meet another one, in order; the first is asked about */

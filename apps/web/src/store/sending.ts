@@ -1,5 +1,6 @@
 import type { ChangeSet } from '@dialoga/core';
-import { api, ApiError, AwayError } from '../api/client';
+import { api, ApiError, AwayError, FullError } from '../api/client';
+import { growingPause } from '../api/growing-pause';
 import { keep } from './editing';
 import { catchUp } from './following';
 import { projectSlice } from './project-slice';
@@ -8,7 +9,7 @@ import type { Thunk } from './store';
 
 const { acknowledged, dropped, noticed, sending } = projectSlice.actions;
 
-const RETRY_MS = 2000;
+let failures = 0;
 let retry: ReturnType<typeof setTimeout> | undefined;
 
 /**
@@ -26,16 +27,17 @@ export function send(): Thunk<Promise<void>> {
       if (!id || !set) break;
       try {
         const { revision } = await api.commit(id, set);
+        failures = 0;
         if (getState().project.id !== id) break;
         dispatch(acknowledged({ id: set.id, revision }));
         dispatch(keep());
         if (getState().project.ahead.length > 0) void dispatch(catchUp());
       } catch (error) {
-        if (isAway(error)) return wait();
+        if (isAway(error)) return wait(error);
         try {
           await dispatch(refused(set, error as Error));
         } catch (again) {
-          if (isAway(again)) return wait();
+          if (isAway(again)) return wait(again);
           dispatch(sending('idle'));
           dispatch(noticed(`“${set.label}” could not be sent: ${(again as Error).message}`));
           return;
@@ -44,9 +46,10 @@ export function send(): Thunk<Promise<void>> {
     }
     dispatch(sending('idle'));
 
-    function wait() {
-      dispatch(sending('away'));
-      retry = setTimeout(() => void dispatch(send()), RETRY_MS);
+    function wait(error: unknown) {
+      failures += 1;
+      dispatch(sending(error instanceof FullError ? 'full' : 'away'));
+      retry = setTimeout(() => void dispatch(send()), growingPause(failures));
     }
   };
 }

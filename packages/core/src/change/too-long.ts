@@ -1,5 +1,6 @@
 import { KIND_WORDS } from '../model/kinds.js';
 import { longestAt } from '../model/longest.js';
+import { textLength } from '../model/text-length.js';
 import type { Change, Json } from './change.js';
 import { fieldWords } from './field-words.js';
 
@@ -10,8 +11,8 @@ export function tooLong({ kind, path, after }: Change): string | null {
   function look(value: Json, at: readonly string[]): string | null {
     if (typeof value === 'string') {
       const longest = longestAt(kind, at);
-      if (value.length <= longest) return null;
-      const found = `“${value.slice(0, 20)}…” has ${value.length} characters`;
+      if (textLength(value) <= longest) return null;
+      const found = `“${value.slice(0, 20)}…” has ${textLength(value)} characters`;
       return `${found}; “${fieldWords(at)}” of a ${KIND_WORDS[kind]} takes at most ${longest}`;
     }
     if (typeof value !== 'object' || value === null) return null;

@@ -1,4 +1,5 @@
-import { IsString, MaxLength } from 'class-validator';
+import { IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder } from './fields.js';
 import { LONGEST_TEXT } from './longest.js';
 
@@ -7,12 +8,12 @@ export class Acceptance {
   @IsId() id!: string;
   @IsOrder() order!: number;
   /** the finding's key */
-  @IsString() @MaxLength(LONGEST_TEXT) finding!: string;
+  @IsString() @AtMost(LONGEST_TEXT) finding!: string;
   /** what the finding rested on, see `restsOn` */
-  @IsString() @MaxLength(64) rests!: string;
-  @IsString() @MaxLength(LONGEST_TEXT) reason!: string;
+  @IsString() @AtMost(64) rests!: string;
+  @IsString() @AtMost(LONGEST_TEXT) reason!: string;
   /** who accepted it */
-  @IsString() @MaxLength(200) name!: string;
+  @IsString() @AtMost(200) name!: string;
   /** when, as ISO 8601 */
-  @IsString() @MaxLength(40) at!: string;
+  @IsString() @AtMost(40) at!: string;
 }

@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { IsId, IsName, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
@@ -42,6 +43,8 @@ export class TypeRef {
   @IsInt() @Min(1) @Max(1_000_000) count!: number;
   /** characters, for a STRING */
   @IsOptional() @IsInt() @Min(1) @Max(65_535) capacity?: number;
+  /** first and last subscript of each dimension, where an array does not count from 0 in one: `1..3`, `0..1,1..4` */
+  @IsOptional() @IsString() @Matches(/^-?\d{1,9}\.\.-?\d{1,9}(,-?\d{1,9}\.\.-?\d{1,9}){0,5}$/) bounds?: string;
   /** which structure, where the base is STRUCT */
   @IsOptional() @IsId() structure?: string;
 }
@@ -81,9 +84,9 @@ export class Claim {
   @IsOptional() @IsIn(SWAPS) swap!: Swap | null;
   @RecordOf(() => ClaimItem) items!: Record<string, ClaimItem>;
   /** the other end's place as it was typed here; null where nothing was */
-  @IsOptional() @IsString() @MaxLength(200) toldPlace!: string | null;
+  @IsOptional() @IsString() @AtMost(200) toldPlace!: string | null;
   /** the station that this row asks, where its tool repeats it in every row: address, TCP port and unit in one text */
-  @IsOptional() @IsString() @MaxLength(200) toldStation?: string | null;
+  @IsOptional() @IsString() @AtMost(200) toldStation?: string | null;
   /** the slot of the coupler on this end's side */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
   /** in place of the exchange's cadence */

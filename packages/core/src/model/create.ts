@@ -7,7 +7,7 @@ import type { Network } from './network.js';
 import type { Port } from './port.js';
 import type { Station } from './station.js';
 import type { View } from './view.js';
-import type { NotationId } from './words.js';
+import type { NotationId, OwnWriter } from './words.js';
 
 /** New entities with nothing decided that a person has to decide. Ids come from outside. */
 export const newStation = (id: string, order: number, name: string): Station => ({
@@ -41,6 +41,13 @@ export const newPort = (id: string, order: number, station: string, network: str
   listens: {},
   unit: null,
 });
+
+/**
+ * Who writes an area besides the exchanges, by the kind of its station: the memory of a gateway or a coupler has nobody,
+ * all other memory a program.
+ */
+export const writersOf = ({ roles }: Pick<Station, 'roles'>): OwnWriter[] =>
+  roles.every((role) => role === 'gateway' || role === 'coupler') && roles.length > 0 ? [] : ['program'];
 
 /** An area of 4,096 words, in which the station's own program puts data. */
 export const newArea = (id: string, order: number, station: string, name: string): Area => ({

@@ -1,13 +1,14 @@
-import { IsBoolean, IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import { CALLING, ELEMENT_BITS, SWAPS, type Calling, type ElementBits, type Swap } from './words.js';
 
 /** What an end was told about another end: typed by people, stored as typed; empty takes the protocol's default. */
 export class Told {
-  @IsString() @MaxLength(200) address!: string;
-  @IsString() @MaxLength(60) tcpPort!: string;
-  @IsString() @MaxLength(60) unit!: string;
+  @IsString() @AtMost(200) address!: string;
+  @IsString() @AtMost(60) tcpPort!: string;
+  @IsString() @AtMost(60) unit!: string;
   @IsText() node?: string;
   @IsText() telemetry?: string;
   /** the name that the device is found by */
@@ -41,7 +42,7 @@ export class End {
   /** who starts: calls, or listens; null is not yet decided */
   @IsOptional() @IsIn(CALLING) calling!: Calling | null;
   /** the protocol of its side, where the two sides of a coupler have different ones */
-  @IsOptional() @IsString() @MaxLength(60) protocol?: string | null;
+  @IsOptional() @IsString() @AtMost(60) protocol?: string | null;
   @Nested(() => References, { nullable: true }) references?: References | null;
   /** bits of the elements that its sizes are counted in; empty: bytes */
   @IsOptional() @IsIn(ELEMENT_BITS) elementBits?: ElementBits | null;

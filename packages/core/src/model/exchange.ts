@@ -8,9 +8,9 @@ import {
   IsOptional,
   IsString,
   Max,
-  MaxLength,
   Min,
 } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import {
@@ -36,7 +36,7 @@ import {
 
 /** For the protocol `other`: everything that a protocol file would say. */
 export class OwnFacts {
-  @IsString() @MaxLength(120) name!: string;
+  @IsString() @AtMost(120) name!: string;
   @IsIn(CARRIED) carries!: Carried;
   @IsIn(PLACES) places!: Places;
   @IsOptional() @IsInt() @Min(1) @Max(65535) tcpPort!: number | null;
@@ -73,7 +73,7 @@ export class Exchange {
   @IsName() name!: string;
   @IsIn(EXCHANGE_KINDS) kind!: ExchangeKind;
   /** a protocol's id of the catalogue */
-  @IsString() @MaxLength(60) protocol!: string;
+  @IsString() @AtMost(60) protocol!: string;
   @IsIn(TRANSFERS) transfer!: Transfer;
   @Nested(() => OwnFacts, { nullable: true }) facts?: OwnFacts | null;
   /** ms */

@@ -1,9 +1,14 @@
 import { applyDecorators } from './apply-decorators.js';
 import { LONGEST_NAME, LONGEST_TEXT } from './longest.js';
-import { IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 
-/** Ids come from outside the core, are never reused, start with a letter and are unique in the whole project. */
-export const ID_PATTERN = /^[A-Za-z][A-Za-z0-9-]{0,63}$/;
+/**
+ * Ids come from outside the core, are never reused, start with a letter and are unique in the whole project. What every
+ * object has by itself is none: a list would seem to have such an entry without having one.
+ */
+export const ID_PATTERN =
+  /^(?!(?:constructor|hasOwnProperty|isPrototypeOf|propertyIsEnumerable|toLocaleString|toString|valueOf)$)[A-Za-z][A-Za-z0-9-]{0,63}$/;
 
 export const IsId = () =>
   applyDecorators(
@@ -11,18 +16,9 @@ export const IsId = () =>
     Matches(ID_PATTERN, { message: 'must be an id: a letter, then at most 63 letters, digits and hyphens' }),
   );
 
-export const IsName = () =>
-  applyDecorators(
-    IsString({ message: 'must be text' }),
-    MaxLength(LONGEST_NAME, { message: `must have at most ${LONGEST_NAME} characters` }),
-  );
+export const IsName = () => applyDecorators(IsString({ message: 'must be text' }), AtMost(LONGEST_NAME));
 
-export const IsText = () =>
-  applyDecorators(
-    IsOptional(),
-    IsString({ message: 'must be text' }),
-    MaxLength(LONGEST_TEXT, { message: `must have at most ${LONGEST_TEXT} characters` }),
-  );
+export const IsText = () => applyDecorators(IsOptional(), IsString({ message: 'must be text' }), AtMost(LONGEST_TEXT));
 
 /** The order key: a number that places an entity among its siblings. */
 export const IsOrder = () => applyDecorators(IsInt({ message: 'must be a whole number' }), Min(-1e12), Max(1e12));

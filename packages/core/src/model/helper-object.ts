@@ -1,4 +1,5 @@
-import { IsIn, IsString, MaxLength } from 'class-validator';
+import { IsIn, IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { PRESENCES, type Presence } from './words.js';
 
@@ -13,9 +14,9 @@ export class HelperObject {
   /** the route that needs it */
   @IsId() route!: string;
   /** as what it is drawn there */
-  @IsString() @MaxLength(200) drawnAs!: string;
+  @IsString() @AtMost(200) drawnAs!: string;
   /** the address, node or unit that it is given there, as typed */
-  @IsString() @MaxLength(60) address!: string;
+  @IsString() @AtMost(60) address!: string;
   @IsIn(PRESENCES) presence!: Presence;
   /** what else it brings along into that project */
   @IsText() brings?: string;

@@ -1,12 +1,14 @@
-import { validateSync } from 'class-validator';
+import { getMetadataStorage, validateSync } from 'class-validator';
 import { CLASSES } from './classes.js';
 import { ID_PATTERN } from './fields.js';
 import { KIND_WORDS, PROJECT_ID, type Kind } from './kinds.js';
+import { isKeptText } from './kept-text.js';
 import { LONGEST_TYPED } from './longest.js';
 import { nestedFieldsOf, type NestedField } from './nested.js';
 import { quoted, type Problem } from './problem.js';
 
-interface Found {
+/** A field that is wrong. */
+export interface Found {
   path: string[];
   found: string;
   expected: string;
@@ -15,27 +17,53 @@ interface Found {
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-function inspectObject(type: new () => object, value: unknown, path: string[]): Found[] {
+/** More is not told of one entity: who sent it sees what is wrong, and the answer stays small. */
+const MOST_FOUND = 100;
+
+const flatFields = new Map<object, ReadonlySet<string>>();
+
+/** The fields of a class that hold no checked thing. What is inherited by every object is none of them. */
+function flatFieldsOf(type: new () => object): ReadonlySet<string> {
+  const known = flatFields.get(type);
+  if (known) return known;
+  const rules = getMetadataStorage().getTargetValidationMetadatas(type, '', true, false);
+  const fields = new Set(rules.map((rule) => rule.propertyName));
+  flatFields.set(type, fields);
+  return fields;
+}
+
+/** Everything wrong with the fields of one thing that comes in from outside, each with its path; a hundred at most. */
+export function inspectFields(type: new () => object, value: unknown, path: string[] = []): Found[] {
   if (!isObject(value)) return [{ path, found: quoted(value), expected: 'must be an object' }];
   const nested = nestedFieldsOf(type);
   const nestedNames = new Set(nested.map((n) => n.field));
+  const fields = flatFieldsOf(type);
   const flat = new type() as Record<string, unknown>;
   const found: Found[] = [];
   for (const [key, field] of Object.entries(value)) {
-    if (key === '__proto__') found.push({ path: [...path, key], found: quoted(field), expected: 'is no field of it' });
-    else if (!nestedNames.has(key)) flat[key] = field;
+    if (found.length >= MOST_FOUND) return found;
+    if (fields.has(key)) flat[key] = field;
+    else if (!nestedNames.has(key)) {
+      found.push({
+        path: [...path, key.length > 60 ? quoted(key) : key],
+        found: quoted(field),
+        expected: 'is no field of it',
+      });
+    }
   }
-  const errors = validateSync(flat, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: false });
-  for (const error of errors) {
-    const rules = error.constraints ?? {};
-    const message = 'whitelistValidation' in rules ? 'is no field of it' : (Object.values(rules)[0] ?? 'is not valid');
+  for (const error of validateSync(flat, { forbidUnknownValues: false })) {
+    const message = Object.values(error.constraints ?? {})[0] ?? 'is not valid';
     found.push({
       path: [...path, error.property],
       found: quoted(value[error.property]),
       expected: message.startsWith(error.property) ? message.slice(error.property.length + 1) : message,
     });
   }
-  for (const field of nested) found.push(...inspectNested(field, value[field.field], [...path, field.field]));
+  for (const { field, ...how } of nested) {
+    if (found.length >= MOST_FOUND) break;
+    const inner = Object.hasOwn(value, field) ? value[field] : undefined;
+    found.push(...inspectNested({ field, ...how }, inner, [...path, field]));
+  }
   return found;
 }
 
@@ -43,18 +71,24 @@ function inspectNested(field: NestedField, value: unknown, path: string[]): Foun
   if (value === null || value === undefined) {
     return field.nullable ? [] : [{ path, found: quoted(value), expected: 'must be an object' }];
   }
-  if (field.orTyped && isObject(value) && 'typed' in value) {
-    const right = typeof value.typed === 'string' && value.typed.length <= LONGEST_TYPED;
-    if (right && Object.keys(value).length === 1) return [];
+  if (field.orTyped && isObject(value) && Object.hasOwn(value, 'typed')) {
+    if (isKeptText(value)) return [];
     return [{ path, found: quoted(value), expected: `must be { typed } alone, a text of at most ${LONGEST_TYPED}` }];
   }
-  if (field.shape === 'one') return inspectObject(field.type(), value, path);
+  if (field.shape === 'one') return inspectFields(field.type(), value, path);
   if (!isObject(value)) return [{ path, found: quoted(value), expected: 'must be a list keyed by id' }];
-  return Object.entries(value).flatMap(([key, entry]) =>
-    ID_PATTERN.test(key)
-      ? inspectObject(field.type(), entry, [...path, key])
-      : [{ path, found: quoted(key), expected: 'keys must be ids: a letter, then letters, digits and hyphens' }],
-  );
+  const found: Found[] = [];
+  for (const [key, entry] of Object.entries(value)) {
+    if (found.length >= MOST_FOUND) break;
+    if (ID_PATTERN.test(key)) found.push(...inspectFields(field.type(), entry, [...path, key]));
+    else
+      found.push({
+        path,
+        found: quoted(key),
+        expected: 'keys must be ids: a letter, then letters, digits and hyphens',
+      });
+  }
+  return found;
 }
 
 /**
@@ -63,7 +97,7 @@ function inspectNested(field: NestedField, value: unknown, path: string[]): Foun
  */
 export function inspectEntity(kind: Kind, value: unknown): Problem[] {
   const id = isObject(value) && typeof value.id === 'string' ? value.id : undefined;
-  const found = inspectObject(CLASSES[kind], value, []);
+  const found = inspectFields(CLASSES[kind], value, []);
   if (kind === 'project' && id !== undefined && id !== PROJECT_ID) {
     found.push({ path: ['id'], found: quoted(id), expected: `must be "${PROJECT_ID}"` });
   }

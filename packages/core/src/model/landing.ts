@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { Place } from './claim.js';
 import { IsId, IsOrder, IsText } from './fields.js';
@@ -20,9 +21,9 @@ export class Landing {
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot!: number | null;
   @IsOptional() @IsInt() @Min(0) @Max(100_000) inputs!: number | null;
   @IsOptional() @IsInt() @Min(0) @Max(100_000) outputs!: number | null;
-  @IsString() @MaxLength(100) orderCode!: string;
+  @IsString() @AtMost(100) orderCode!: string;
   /** a range, as typed: `5.2`, `5.2–5.x`, `5.x`, `4.3–4.9, 5.1`, `any` */
-  @IsString() @MaxLength(200) accepted!: string;
+  @IsString() @AtMost(200) accepted!: string;
   /** the version of the description file that it was entered with */
   @IsText() description?: string;
 }

@@ -1,12 +1,13 @@
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested } from './nested.js';
 import { MODULE_KINDS, type ModuleKind } from './words.js';
 
 /** A module as a list or a look at the real thing has it. */
 export class SeenModule {
-  @IsString() @MaxLength(100) orderCode!: string;
-  @IsString() @MaxLength(60) revision!: string;
+  @IsString() @AtMost(100) orderCode!: string;
+  @IsString() @AtMost(60) revision!: string;
   /** which list, or who looked and when */
   @IsText() source?: string;
 }
@@ -20,7 +21,7 @@ export class Module {
   /** as its rack counts; null: not placed yet */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot!: number | null;
   @IsIn(MODULE_KINDS) kind!: ModuleKind;
-  @IsString() @MaxLength(100) orderCode!: string;
+  @IsString() @AtMost(100) orderCode!: string;
   /** bytes that it puts into and takes out of images */
   @IsInt() @Min(0) @Max(100_000) inputs!: number;
   @IsInt() @Min(0) @Max(100_000) outputs!: number;

@@ -1,5 +1,5 @@
 import { ValidateBy } from 'class-validator';
-import { isTyped } from './as-typed.js';
+import { isKeptText } from './kept-text.js';
 
 /** One of these words, null, or text kept as it was typed because it is none of them. */
 export function OneOfOrTyped(words: readonly string[]): PropertyDecorator {
@@ -7,10 +7,7 @@ export function OneOfOrTyped(words: readonly string[]): PropertyDecorator {
     name: 'oneOfOrTyped',
     constraints: [words],
     validator: {
-      validate: (value) =>
-        value === null ||
-        words.includes(value as string) ||
-        (isTyped(value) && typeof value.typed === 'string' && Object.keys(value).length === 1),
+      validate: (value) => value === null || words.includes(value as string) || isKeptText(value),
       defaultMessage: () => `must be one of ${words.join(', ')}, or null`,
     },
   });

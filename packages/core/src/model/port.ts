@@ -8,9 +8,9 @@ import {
   IsOptional,
   IsString,
   Max,
-  MaxLength,
   Min,
 } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, RecordOf } from './nested.js';
 import {
@@ -43,8 +43,8 @@ export class SwitchedOff {
 /** Another IPv4 address of the same port, as typed. */
 export class FurtherAddress {
   @IsOrder() order!: number;
-  @IsString() @MaxLength(60) address!: string;
-  @IsString() @MaxLength(60) mask!: string;
+  @IsString() @AtMost(60) address!: string;
+  @IsString() @AtMost(60) mask!: string;
   @IsIn(ADDRESS_SOURCES) how!: AddressSource;
 }
 
@@ -69,11 +69,11 @@ export class Port {
   @IsBoolean() enabled!: boolean;
   @IsIn(PURPOSES) purpose!: Purpose;
   /** IPv4 address, mask and gateway as typed; empty means not yet set */
-  @IsString() @MaxLength(60) address!: string;
-  @IsString() @MaxLength(60) mask!: string;
-  @IsString() @MaxLength(60) gateway!: string;
+  @IsString() @AtMost(60) address!: string;
+  @IsString() @AtMost(60) mask!: string;
+  @IsString() @AtMost(60) gateway!: string;
   /** addresses it once had, to recognise an old copy by */
-  @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @MaxLength(60, { each: true }) former!: string[];
+  @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @AtMost(60, { each: true }) former!: string[];
   /** keyed by protocol: the TCP port it answers on, where it is not the protocol's own */
   @RecordOf(() => Listening) listens!: Record<string, Listening>;
   /** keyed by protocol: what of it is not enabled here; all else that the type speaks is */
@@ -108,7 +108,7 @@ export class Port {
   /** which kinds of service traffic it takes; any where nothing is said */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(TRAFFICS, { each: true }) takes?: Traffic[] | null;
   /** service traffic comes in by a tunnel, with addresses of this pool, as typed; empty: the pool is not known yet */
-  @IsOptional() @IsString() @MaxLength(100) tunnel?: string | null;
+  @IsOptional() @IsString() @AtMost(100) tunnel?: string | null;
   /** how it can be told from others of the same computer */
   @IsText() recognised?: string;
 }

@@ -1,15 +1,5 @@
-import {
-  ArrayUnique,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
@@ -39,7 +29,7 @@ import {
 /** A figure of a profile and where it comes from. */
 export class Limit {
   @IsInt() @Min(0) value!: number;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** Which names a station takes. */
@@ -49,7 +39,7 @@ export class NameRule {
   @IsOptional() @IsIn(NAME_FORMS) form?: NameForm;
   /** whether `Door` and `door` are two names there */
   @IsBoolean() caseMatters!: boolean;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** How a type speaks one protocol: in which roles, over which media. */
@@ -57,15 +47,15 @@ export class Speech {
   @IsArray() @ArrayUnique() @IsIn(CALLING, { each: true }) roles!: Calling[];
   @IsArray() @ArrayUnique() @IsIn(NETWORK_KINDS, { each: true }) media!: NetworkKind[];
   /** the oldest firmware that speaks it, compared part by part; empty: any */
-  @IsOptional() @IsString() @MaxLength(60) firmware?: string;
-  @IsString() @MaxLength(500) source!: string;
+  @IsOptional() @IsString() @AtMost(60) firmware?: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** A value that the type leaves the factory with, and that stands for 'not yet set'. */
 export class Preset {
   @IsIn(PRESET_FIELDS) field!: PresetField;
-  @IsString() @MaxLength(60) value!: string;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(60) value!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** Where a radio base keeps the module of a dial: the register of dial 0, and how many registers further each dial lies. */
@@ -75,7 +65,7 @@ export class RadioBlock {
   /** reference number in its table, from 1 */
   @IsInt() @Min(1) first!: number;
   @IsInt() @Min(1) stride!: number;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** A block that the type, or a module of it, keeps in the memory of a controller. */
@@ -88,53 +78,53 @@ export class ReservedBlock {
   @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
   @IsOptional() @IsInt() @Min(1) startStep?: number | null;
   @RecordOf(() => BlockMember) members!: Record<string, BlockMember>;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** A template for the text of one point of a module, with its source. */
 export class PointText {
-  @IsString() @MaxLength(200) text!: string;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(200) text!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** Sizes in bytes that a block may have. */
 export class Sizes {
   @IsArray() @ArrayUnique() @IsInt({ each: true }) @Min(1, { each: true }) bytes!: number[];
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** Something that the type passes on between its networks. */
 export class Forwarding {
   @IsIn(FORWARDS) what!: Forward;
   /** the oldest firmware that does so, compared part by part; empty: any */
-  @IsOptional() @IsString() @MaxLength(60) firmware?: string;
-  @IsString() @MaxLength(500) source!: string;
+  @IsOptional() @IsString() @AtMost(60) firmware?: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** How the text of a route is written at a station of this type, with its source. */
 export class RouteText {
   /** between two hops */
-  @IsString() @MaxLength(10) separator!: string;
+  @IsString() @AtMost(10) separator!: string;
   /** between the two parts of a hop */
-  @IsString() @MaxLength(10) joint!: string;
+  @IsString() @AtMost(10) joint!: string;
   @IsIn(HOP_ORDERS) hopOrder!: HopOrder;
   /** whether ways are written by name, or as numbers of ports */
   @IsBoolean() named!: boolean;
   /** whether the first hop says which own port it leaves by */
   @IsBoolean() firstPort!: boolean;
   /** around the whole text; empty: nothing */
-  @IsString() @MaxLength(2) quote!: string;
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(2) quote!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** A custom of the type that a rule asks for, with its source. */
 export class Custom {
-  @IsString() @MaxLength(500) source!: string;
+  @IsString() @AtMost(500) source!: string;
 }
 
 /** An end's own word for one of ours, shown under it. */
 export class OwnWord {
-  @IsString() @MaxLength(60) word!: string;
+  @IsString() @AtMost(60) word!: string;
 }
 
 /** What is known of a type of station: data, editable, every figure with its source. */

@@ -8,9 +8,9 @@ import {
   IsOptional,
   IsString,
   Max,
-  MaxLength,
   Min,
 } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { RecordOf } from './nested.js';
 import { MODULE_KINDS, type ModuleKind } from './words.js';
@@ -44,6 +44,6 @@ export class Rack {
   @IsOptional() @IsBoolean() addressesFollow?: boolean;
   @RecordOf(() => Zone) zones!: Record<string, Zone>;
   /** order codes of the modules that its base takes; empty: any */
-  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(100, { each: true }) takes!: string[];
+  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @AtMost(100, { each: true }) takes!: string[];
   @IsText() comment?: string;
 }

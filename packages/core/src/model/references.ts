@@ -121,10 +121,17 @@ export function referencesOf(kind: Kind, entity: Entity): Reference[] {
 /** The list of a station's tags with a name, upper and lower case alike: read as `referrers('tag', nameKey(…))`. */
 export const nameKey = (station: string, name: string): string => `${station}/${name.trim().toLowerCase()}`;
 
-/** Every list that an entity stands in: of what it refers to, and of tags by their names. */
+/** The tags of an area that begin in this number, whatever view it counts in: read as `referrers('tag', placeKey(…))`. */
+export const placeKey = (area: string, number: number): string => `${area}@${number}`;
+
+/** Every list that an entity stands in: of what it refers to, and of tags by their names and by where they are. */
 export function listsOf(kind: Kind, entity: Entity): string[] {
   const lists = referencesOf(kind, entity).map((reference) => reference.id);
   if (kind !== 'tag') return lists;
-  const { station, name } = entity as EntityOf['tag'];
-  return isNamed(station) && typeof name === 'string' ? [...lists, nameKey(station, name)] : lists;
+  const { station, name, place: at } = entity as EntityOf['tag'];
+  if (isNamed(station) && typeof name === 'string') lists.push(nameKey(station, name));
+  if (isObject(at) && isNamed(at.area) && at.view !== IN_TAG && typeof at.number === 'number') {
+    lists.push(placeKey(at.area, at.number));
+  }
+  return lists;
 }

@@ -1,4 +1,5 @@
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { LONGEST_ROUTE } from './longest.js';
 import { Nested, RecordOf } from './nested.js';
@@ -7,13 +8,13 @@ import { TRAFFICS, type Traffic } from './words.js';
 /** One text of those that a program may build while it runs. */
 export class PermittedText {
   @IsOrder() order!: number;
-  @IsString() @MaxLength(LONGEST_ROUTE) text!: string;
+  @IsString() @AtMost(LONGEST_ROUTE) text!: string;
 }
 
 /** That the text is put together by a program while it runs. */
 export class BuiltText {
   /** what it is built from, in words */
-  @IsString() @MaxLength(500) from!: string;
+  @IsString() @AtMost(500) from!: string;
   /** whether the program takes no text but those permitted */
   @IsBoolean() checked!: boolean;
   @RecordOf(() => PermittedText) permitted!: Record<string, PermittedText>;
@@ -32,7 +33,7 @@ export class Route {
   /** the slot of the CPU that is meant, where the rack has several; null: the first */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;
   /** the text as it was typed at the station that asks; empty: none yet */
-  @IsString() @MaxLength(LONGEST_ROUTE) stated!: string;
+  @IsString() @AtMost(LONGEST_ROUTE) stated!: string;
   @Nested(() => BuiltText, { nullable: true }) built?: BuiltText | null;
   @IsText() comment?: string;
 }

@@ -1,4 +1,5 @@
-import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsIn, IsOptional, IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { LONGEST_TEXT } from './longest.js';
 import { SETTING_STATES, SETTING_WAYS, type SettingState, type SettingWay } from './words.js';
@@ -12,7 +13,7 @@ export class Setting {
   @IsOrder() order!: number;
   @IsId() station!: string;
   /** which: `port p1 address`, or `end e1` for all that an end holds */
-  @IsString() @MaxLength(LONGEST_TEXT) field!: string;
+  @IsString() @AtMost(LONGEST_TEXT) field!: string;
   /** what somebody found there */
   @IsText() found?: string;
   @IsOptional() @IsIn(SETTING_WAYS) how?: SettingWay;
@@ -24,8 +25,8 @@ export class Setting {
   /** what stood there before and is to be set back when the work is done */
   @IsText() was?: string;
   /** of an adapter: the network that it was on before; empty: attached to nothing */
-  @IsOptional() @IsString() @MaxLength(64) wasOn?: string;
-  @IsString() @MaxLength(200) by!: string;
+  @IsOptional() @IsString() @AtMost(64) wasOn?: string;
+  @IsString() @AtMost(200) by!: string;
   /** ISO 8601; empty: nobody has said anything yet */
-  @IsString() @MaxLength(40) at!: string;
+  @IsString() @AtMost(40) at!: string;
 }

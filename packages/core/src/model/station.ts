@@ -1,15 +1,5 @@
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './nested.js';
@@ -31,7 +21,7 @@ export class Firmware {
   @IsOrder() order!: number;
   @IsName() part!: string;
   /** as typed; compared part by part, so that 12.10 is above 12.9 */
-  @IsString() @MaxLength(60) version!: string;
+  @IsString() @AtMost(60) version!: string;
 }
 
 /** What somebody saw it do. */
@@ -39,18 +29,18 @@ export class Observed {
   @IsIn(RUN_STATES) state!: RunState;
   @IsText() code?: string;
   @IsText() modeSwitch?: string;
-  @IsString() @MaxLength(200) by!: string;
+  @IsString() @AtMost(200) by!: string;
   /** ISO 8601 */
-  @IsString() @MaxLength(40) at!: string;
+  @IsString() @AtMost(40) at!: string;
 }
 
 /** A station of another project, and the revision of that project from which it was taken over. */
 export class TakenFrom {
   @IsName() project!: string;
   @IsName() station!: string;
-  @IsString() @MaxLength(60) revision!: string;
+  @IsString() @AtMost(60) revision!: string;
   /** the newest that is known to be there */
-  @IsOptional() @IsString() @MaxLength(60) newest?: string | null;
+  @IsOptional() @IsString() @AtMost(60) newest?: string | null;
 }
 
 /** A name by which a tag server groups what it asks of one station. */

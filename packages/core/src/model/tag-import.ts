@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested } from './nested.js';
 
@@ -21,11 +22,11 @@ export class TagImport {
   @IsName() file!: string;
   @IsIn(TAG_FORMATS) format!: TagFormat;
   /** when it was brought in, ISO 8601 */
-  @IsString() @MaxLength(40) at!: string;
+  @IsString() @AtMost(40) at!: string;
   /** when the file was last saved, as its computer says, ISO 8601 */
-  @IsOptional() @IsString() @MaxLength(40) saved?: string | null;
+  @IsOptional() @IsString() @AtMost(40) saved?: string | null;
   /** when its source was last changed, where somebody has said so, ISO 8601 */
-  @IsOptional() @IsString() @MaxLength(40) source?: string | null;
+  @IsOptional() @IsString() @AtMost(40) source?: string | null;
   @Nested(() => Became) became!: Became;
   /** how its columns were understood: `name: Variablenname`, line by line; remembered for the next file with the same headings */
   @IsText() understood?: string;

@@ -1,4 +1,5 @@
-import { IsBoolean, IsIn, IsNumber, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { Place, TypeRef } from './claim.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
@@ -26,8 +27,8 @@ export class Scaling {
 
 /** Why a tag takes no part, and who said so. */
 export class NotUsed {
-  @IsString() @MaxLength(500) reason!: string;
-  @IsString() @MaxLength(200) by!: string;
+  @IsString() @AtMost(500) reason!: string;
+  @IsString() @AtMost(200) by!: string;
 }
 
 /** A named variable of one station. Without an address it is a memory of its own. */

@@ -1,4 +1,5 @@
-import { IsString, MaxLength } from 'class-validator';
+import { IsString } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsId, IsOrder } from './fields.js';
 import { LONGEST_TEXT } from './longest.js';
 
@@ -7,9 +8,9 @@ export class Tick {
   @IsId() id!: string;
   @IsOrder() order!: number;
   /** which copy: `end ea told.eb.address` */
-  @IsString() @MaxLength(LONGEST_TEXT) copy!: string;
-  @IsString() @MaxLength(LONGEST_TEXT) value!: string;
-  @IsString() @MaxLength(200) name!: string;
+  @IsString() @AtMost(LONGEST_TEXT) copy!: string;
+  @IsString() @AtMost(LONGEST_TEXT) value!: string;
+  @IsString() @AtMost(200) name!: string;
   /** when, as ISO 8601 */
-  @IsString() @MaxLength(40) at!: string;
+  @IsString() @AtMost(40) at!: string;
 }

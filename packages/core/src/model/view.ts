@@ -1,4 +1,5 @@
-import { IsIn, IsInt, IsOptional, IsString, MaxLength, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { AtMost } from './at-most.js';
 import { IsName, IsOrder } from './fields.js';
 import {
   UNITS,
@@ -27,7 +28,7 @@ export class View {
   @IsOptional() @IsIn(AREA_KINDS) areaKind?: AreaKind;
   @IsIn(NOTATIONS) notation!: NotationId;
   /** letters before the number: `w`, the location letter of IEC 61131-3 (I, Q, M), or the name before `[element]` */
-  @IsOptional() @IsString() @MaxLength(24) prefix?: string;
+  @IsOptional() @IsString() @AtMost(24) prefix?: string;
   /** digits that a number is filled up to with zeros, as in `D0100` */
   @IsOptional() @IsInt() @Min(1) @Max(9) digits?: number;
   /** how numbers after a prefix are written */

@@ -1,0 +1,51 @@
+import type { EntityManager } from 'typeorm';
+
+/** Bytes of changes after which a reading stops, so that an answer stays of bounded size. */
+const MOST_BYTES = { little: 500_000, much: 16_000_000 } as const;
+const MOST_ROWS = 1000;
+
+interface Row {
+  revision: number;
+  made: Date;
+  author: string | null;
+  change_set: string;
+  label: string;
+  bytes: string | number;
+}
+
+/**
+ * The change sets after a revision, in order, as the text of a JSON list: as many as fit, at least one where there is
+ * one. What they change is taken as it is stored, without being read. Null where `little` was asked for and the first is
+ * larger than that.
+ */
+export async function journalText(
+  manager: EntityManager,
+  project: string,
+  after: number,
+  size: keyof typeof MOST_BYTES,
+): Promise<string | null> {
+  const rows: Row[] = await manager.query(
+    `SELECT revision, made, author, change_set, label,
+        (SELECT SUM(LENGTH(body)) FROM journal_part p WHERE p.project = j.project AND p.revision = j.revision) AS bytes
+      FROM journal j WHERE project = ? AND revision > ? ORDER BY revision LIMIT ${MOST_ROWS}`,
+    [project, after],
+  );
+  if (rows.length === 0) return '[]';
+  let bytes = 0;
+  const fitting = rows.filter(
+    (row, i) => (bytes += Number(row.bytes)) <= MOST_BYTES[size] || (i === 0 && size === 'much'),
+  );
+  if (fitting.length === 0) return null;
+  const parts: { revision: number; body: string }[] = await manager.query(
+    'SELECT revision, body FROM journal_part WHERE project = ? AND revision BETWEEN ? AND ? ORDER BY revision, part',
+    [project, fitting[0]!.revision, fitting.at(-1)!.revision],
+  );
+  const bodies = new Map<number, string>();
+  for (const { revision, body } of parts) bodies.set(revision, (bodies.get(revision) ?? '') + body);
+  const entries = fitting.map(({ revision, made, author, change_set: id, label }) => {
+    const head = JSON.stringify({ revision, made, author });
+    const set = JSON.stringify({ id, label });
+    return `${head.slice(0, -1)},"set":${set.slice(0, -1)},"changes":${bodies.get(revision)}}}`;
+  });
+  return `[${entries.join(',')}]`;
+}
