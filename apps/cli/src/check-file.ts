@@ -1,6 +1,7 @@
 import {
   CheckEngine,
   counting,
+  laneName,
   inOrderOfWork,
   tallyOf,
   textOf,
@@ -15,8 +16,25 @@ export interface CheckedFinding {
   text: ReturnType<typeof textOf>;
 }
 
+/** A lane that cannot be compared, and why. */
+export interface UncheckedLane {
+  id: string;
+  exchange: string;
+  name: string;
+  why: string;
+}
+
 export type CheckedFile =
-  | { file: string; ok: true; name: string; findings: CheckedFinding[]; tally: Tally; accepted: number }
+  | {
+      file: string;
+      ok: true;
+      name: string;
+      findings: CheckedFinding[];
+      tally: Tally;
+      accepted: number;
+      /** how many lanes there are, how many agree, and which of them cannot be compared */
+      lanes: { all: number; agreed: number; unchecked: UncheckedLane[] };
+    }
   | { file: string; ok: false; problems: Problem[] };
 
 /** The findings of one project file that count, or what is wrong with the file. */
@@ -25,7 +43,7 @@ export function checkFile(file: string, bytes: Uint8Array): CheckedFile {
   if (!text.ok) return { file, ok: false, problems: [text.problem] };
   const read = readProject(text.text);
   if (!read.ok) return { file, ok: false, problems: read.problems };
-  const all = new CheckEngine(read.project).findings;
+  const { findings: all, laneResults } = new CheckEngine(read.project);
   const found = inOrderOfWork(counting(all, read.project), read.project);
   return {
     file,
@@ -34,5 +52,15 @@ export function checkFile(file: string, bytes: Uint8Array): CheckedFile {
     findings: found.map((finding) => ({ finding, text: textOf(finding) })),
     tally: tallyOf(found),
     accepted: all.size - found.length,
+    lanes: {
+      all: laneResults.size,
+      agreed: [...laneResults.values()].filter(({ verdict }) => verdict === 'agreed').length,
+      unchecked: [...laneResults].flatMap(([id, { verdict, unknown }]) => {
+        const lane = verdict === 'unchecked' ? read.project.get('lane', id) : undefined;
+        if (!lane) return [];
+        const exchange = read.project.get('exchange', lane.exchange)?.name ?? '';
+        return [{ id, exchange, name: laneName(read.project, lane), why: unknown ?? 'not known' }];
+      }),
+    },
   };
 }

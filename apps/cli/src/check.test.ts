@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { XMLParser } from 'fast-xml-parser';
@@ -71,9 +71,42 @@ test.each([
   expect(stdout).toContain(sentence);
 });
 
+/** The agreed file with registers facing a REAL: nobody has said in which order they are. */
+function unchecked(): string {
+  const project = JSON.parse(readFileSync(AGREED, 'utf8')) as { claims: { id: string; type: unknown }[] };
+  const claim = project.claims.find((c) => (c.type as { base?: string } | null)?.base === 'WORD')!;
+  const count = (claim.type as { count: number }).count;
+  claim.type = { base: 'REAL', count: count / 2 };
+  return written('unchecked.json', JSON.stringify(project));
+}
+
+test('a lane that cannot be compared is listed with its reason in every form, and fails with --strict only', () => {
+  const file = unchecked();
+  const text = check(file);
+  expect(text.status).toBe(0);
+  expect(text.stdout).toMatch(/Unchecked {2}Compressor duty, .+: one end has registers for a REAL/);
+  expect(text.stdout).toContain('6 of 7 lanes agreed, 1 unchecked');
+  const json = JSON.parse(check('--json', file).stdout) as { lanes: { all: number; unchecked: { why: string }[] } }[];
+  expect(json[0]!.lanes).toMatchObject({ all: 7, agreed: 6 });
+  expect(json[0]!.lanes.unchecked[0]!.why).toContain('the order of its registers is not known');
+  expect(check('--junit', file).stdout).toMatch(/<testcase name="unchecked Compressor duty, [^"]+"[^>]*><skipped/);
+  expect(check('--strict', file).status).toBe(1);
+  expect(check('--strict', '--json', file).status).toBe(1);
+});
+
+test('--strict: a file in which every lane is compared and agrees ends with 0', () => {
+  const { status, stdout } = check('--strict', AGREED);
+  expect([status, stdout.includes('unchecked')]).toEqual([0, false]);
+  const demo = check('--strict', join(root, 'demo/kestrel-quay-as-agreed.dialoga.json'));
+  expect(demo.status).toBe(0);
+  expect(demo.stdout).toContain('446 of 446 lanes agreed');
+  expect(demo.stdout).toContain('0 Blockers, 0 Doubts, 1 Hint\n');
+});
+
 test('no file, or an option that is none: exit 2 and how it is called', () => {
   expect(check().status).toBe(2);
   const { stderr, status } = check('--yaml', FAULTY);
   expect(status).toBe(2);
   expect(stderr).toContain('--yaml is no option');
+  expect(stderr).toContain('--strict');
 });

@@ -5,6 +5,8 @@ const SEVERITY_WORDS = { blocker: 'Blocker', doubt: 'Doubt', hint: 'Hint' } as c
 
 const says = ({ text }: CheckedFinding): string[] => text.says.map(plain);
 
+const counted = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
+
 /** For people. */
 export function asText(files: readonly CheckedFile[]): string {
   const lines: string[] = [];
@@ -20,9 +22,15 @@ export function asText(files: readonly CheckedFile[]): string {
       lines.push(...says(checked).map((s) => `      ${s}`));
       lines.push(`      ${text.consequence} ${text.remedy}`);
     }
+    for (const { exchange, name, why } of file.lanes.unchecked) {
+      lines.push(`  Unchecked  ${exchange}, ${name}: ${why}`);
+    }
     const { blocker, doubt, hint } = file.tally;
     const accepted = file.accepted > 0 ? `, ${file.accepted} accepted` : '';
-    lines.push(`  ${blocker} Blockers, ${doubt} Doubts, ${hint} Hints${accepted}`, '');
+    lines.push(`  ${counted(blocker, 'Blocker')}, ${counted(doubt, 'Doubt')}, ${counted(hint, 'Hint')}${accepted}`);
+    const { all, agreed, unchecked } = file.lanes;
+    const open = unchecked.length > 0 ? `, ${unchecked.length} unchecked` : '';
+    lines.push(`  ${agreed} of ${counted(all, 'lane')} agreed${open}`, '');
   }
   return `${lines.join('\n')}`;
 }
@@ -36,6 +44,7 @@ export function asJson(files: readonly CheckedFile[]): string {
           project: file.name,
           tally: file.tally,
           accepted: file.accepted,
+          lanes: file.lanes,
           findings: file.findings.map((checked) => ({
             code: checked.finding.code,
             severity: checked.finding.severity,
@@ -85,6 +94,10 @@ export function asJunit(files: readonly CheckedFile[]): string {
       const name = escaped(`${finding.code} ${finding.about.name}`);
       return `    <testcase name="${name}" classname="${escaped(file.name)}">${result}</testcase>`;
     });
+    for (const { exchange, name, why } of file.lanes.unchecked) {
+      const testcase = `<testcase name="${escaped(`unchecked ${exchange}, ${name}`)}" classname="${escaped(file.name)}">`;
+      cases.push(`    ${testcase}<skipped message="${escaped(why)}"/></testcase>`);
+    }
     if (cases.length === 0) cases.push(`    <testcase name="no findings" classname="${escaped(file.name)}"/>`);
     return `  <testsuite name="${escaped(file.name)}" tests="${cases.length}" failures="${file.tally.blocker}" errors="0">
 ${cases.join('\n')}

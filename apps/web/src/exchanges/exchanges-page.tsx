@@ -124,14 +124,17 @@ export function ExchangesPage() {
       }),
     );
 
-  const results = Object.values(lanes);
-  const agreed = results.filter((r) => r.verdict === 'agreed').length;
+  const verdicts = exchanges.flatMap(({ lanes: ids }) => ids.map((id) => lanes.get(id)?.verdict));
+  const agreed = verdicts.filter((verdict) => verdict === 'agreed').length;
+  const unchecked = verdicts.filter((verdict) => verdict === 'unchecked').length;
   return (
     <>
       <PageTitle>
         <h1>Exchanges</h1>
         <p>
-          {rows.length} {rows.length === 1 ? 'exchange' : 'exchanges'}, {agreed} of {results.length} lanes agreed
+          {rows.length} {rows.length === 1 ? 'exchange' : 'exchanges'}, {agreed} of {verdicts.length}{' '}
+          {verdicts.length === 1 ? 'lane' : 'lanes'} agreed
+          {unchecked > 0 && `, ${unchecked} unchecked`}
         </p>
         <Link to={`/p/${projectId}/structures`} style={{ marginLeft: 'auto' }}>
           Structures

@@ -1,4 +1,14 @@
-import { affectedBy, editLane, follow, hopSamples, type Age, type Hop, type HopSample } from '@dialoga/core';
+import {
+  affectedBy,
+  composed,
+  editLane,
+  follow,
+  hopSamples,
+  waysThrough,
+  type Age,
+  type Hop,
+  type HopSample,
+} from '@dialoga/core';
 import { InlineInput } from '../forms/inline-input';
 import { useEdits } from '../stations/use-edits';
 import { Dialog, Heading } from 'react-aria-components';
@@ -6,6 +16,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToCell } from '../findings/link';
 import { Overlay, Panel } from '../frame/overlay';
+import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { BoxButton, Code } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
@@ -64,6 +75,7 @@ export function FollowDialog({ claim, item, onClose }: Props) {
           </Heading>
           <h3>It goes to</h3>
           <Hops hops={goes} samples={samples} nothing="Nothing takes it from there." />
+          <Ways hops={goes} />
           <h3>It comes from</h3>
           <Hops hops={comes} nothing="Nothing puts it there: it begins here." />
           {lane && (
@@ -102,6 +114,27 @@ export function FollowDialog({ claim, item, onClose }: Props) {
         </Dialog>
       </Wide>
     </Overlay>
+  );
+}
+
+/** Each way to its last station, all hops composed: what arrives there in the end. */
+function Ways({ hops }: { hops: readonly Hop[] }) {
+  const project = useStateOf((s) => s.project.project)!;
+  const ways = waysThrough(hops).filter((way) => way.at(-1)!.station !== way[0]!.station);
+  if (ways.length === 0) return null;
+  return (
+    <ul aria-label="From end to end">
+      {ways.map((way, i) => {
+        const { verdict, why } = composed(project, way);
+        return (
+          <li key={i} dir="auto">
+            <VerdictMark verdict={verdict} /> From end to end, to {project.get('station', way.at(-1)!.station)?.name}:{' '}
+            {VERDICT_WORDS[verdict]}
+            {why && `, ${why}`}
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

@@ -105,6 +105,10 @@ const Sheet = styled.table`
     font-weight: 400;
     font-size: 7.5pt;
   }
+  .difference small {
+    max-width: 34mm;
+    white-space: normal;
+  }
   @media print {
     th,
     td {
@@ -137,6 +141,7 @@ export function PrintPage() {
   }
   const open = new Set(project.referrers('lane', id));
   const rows = sheetRows(project, exchange, left, right, open);
+  const unchecked = [...open].filter((lane) => lanes.get(lane)?.verdict === 'unchecked').length;
   const date = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
   return (
     <Paper tabIndex={0} role="region" aria-label={`${exchange.name}, to print`}>
@@ -152,6 +157,7 @@ export function PrintPage() {
             <th colSpan={2 * SPAN + 2}>
               <h1 dir="auto">{exchange.name}</h1> · {project.info.name} · revision {past ?? revision} · {date} ·{' '}
               {protocolOf(exchange).name} {exchange.transfer} · {cadenceWords(exchange.cadence)}
+              {unchecked > 0 && ` · ${unchecked} of ${open.size} lanes unchecked`}
             </th>
           </tr>
           <tr className="head">
@@ -214,6 +220,7 @@ function Difference({ row, lane }: { row: SheetRow; lane: LaneResult | undefined
   return (
     <>
       <VerdictMark verdict={verdict} leftEmpty={!row.left} /> {VERDICT_WORDS[verdict]}
+      {verdict === 'unchecked' && lane?.unknown && <small>{lane.unknown}</small>}
     </>
   );
 }

@@ -103,6 +103,8 @@ function rowsOfLane(
       for (const finding of found) {
         if (finding.severity !== 'hint') rows.push(differenceRow(state, finding));
       }
+      const result = state.lanes.get(row.lane);
+      if (result?.verdict === 'unchecked' && result.unknown) rows.push(reasonRow(row.lane, result.unknown));
     }
   }
   if (opened) rows.push(blankRow(`newitem:${one.lane.id}`, 'new value', 'sub', 22));
@@ -332,6 +334,13 @@ function differenceRow(state: SheetState, finding: Finding): GridRow {
       }
     : { text: finding.code, muted: true };
   return { id: `difference:${finding.key}`, height: 28, tone: 'difference', cells };
+}
+
+/** Why a lane is unchecked, which no finding says. */
+function reasonRow(lane: string, unknown: string): GridRow {
+  const cells: (GridCell | null)[] = Array.from({ length: COLUMN_COUNT }, () => null);
+  cells[LEFT_START] = { text: `Unchecked: ${unknown}`, through: LEFT_START + SHEET_COLUMNS.length - 1 };
+  return { id: `reason:${lane}`, height: 28, tone: 'difference', cells };
 }
 
 function blankRow(id: string, hint: string, tone: 'sub' | 'new', height: number): GridRow {

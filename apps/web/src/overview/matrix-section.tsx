@@ -93,7 +93,7 @@ const Unrolled = styled.ul`
   border-top: 1px solid ${colour.edge};
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 120px;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(120px, 1.4fr);
     gap: ${space[4]}px;
     min-height: 24px;
     align-items: center;
@@ -125,6 +125,9 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
   const name = (id: string) => project.get('station', id)?.name ?? '';
   const byKey = new Map(matrix.cells.map((cell) => [keyOf(cell), cell]));
   const open = chosen === null ? undefined : byKey.get(chosen);
+  const unchecked = new Set(
+    matrix.cells.flatMap(({ lanes }) => lanes.flatMap(({ lane, verdict }) => (verdict === 'unchecked' ? [lane] : []))),
+  );
   const button = (cell: MatrixCell) => {
     const key = keyOf(cell);
     const held = cell.heldUp ? ', held up by a Blocker' : '';
@@ -206,8 +209,9 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
         </Table>
       )}
       <Legend>
-        bytes as the source states them, with the worst verdict of the lanes; underlined: the lanes agree, but a Blocker
-        elsewhere holds them up
+        bytes as the source states them, with the worst verdict of {whole ? 'its ways from end to end' : 'the lanes'};
+        underlined: the lanes agree, but a Blocker elsewhere holds them up
+        {unchecked.size > 0 && `; ${unchecked.size} ${unchecked.size === 1 ? 'lane' : 'lanes'} unchecked`}
       </Legend>
       {open && <OpenedCell cell={open} title={`${name(open.source)} to ${name(open.sink)}`} />}
     </Section>
@@ -217,12 +221,16 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
 function OpenedCell({ cell, title }: { cell: MatrixCell; title: string }) {
   const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
+  const lanes = useStateOf((s) => s.findings.lanes);
+  const unchecked = cell.lanes.filter(({ verdict }) => verdict === 'unchecked').length;
   return (
     <section aria-label={title}>
       <SectionHead>
         <h3>{title}</h3>
         <p>
           {formatCount(bytes(cell.bits), 8)}, {cell.lanes.length} {cell.lanes.length === 1 ? 'lane' : 'lanes'}
+          {unchecked > 0 && `, ${unchecked} unchecked`}
+          {cell.why && `; from end to end: ${VERDICT_WORDS[cell.verdict]}, ${cell.why}`}
         </p>
       </SectionHead>
       <Unrolled>
@@ -234,6 +242,7 @@ function OpenedCell({ cell, title }: { cell: MatrixCell; title: string }) {
             <span dir="auto">{project.get('exchange', exchange)?.name}</span>
             <span>
               <VerdictMark verdict={verdict} /> {VERDICT_WORDS[verdict]}
+              {verdict === 'unchecked' && lanes.get(lane)?.unknown && `: ${lanes.get(lane)!.unknown}`}
             </span>
           </li>
         ))}

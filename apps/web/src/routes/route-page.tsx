@@ -9,6 +9,7 @@ import {
   put,
   routeFormOf,
   routeText,
+  set,
   throughWords,
   TRAFFICS,
   wouldMakeOne,
@@ -78,8 +79,10 @@ export function RoutePage() {
   if (!route) {
     return <NothingHere what="There is no such route." back={{ to: `/p/${address}/routes`, label: 'All routes' }} />;
   }
-  const change = (next: Partial<Route>) =>
-    commit('Edit route', [{ changes: [put('route', { ...route, ...next })], problem: null }]);
+  const change = (next: Partial<Route>) => {
+    const changes = Object.entries(next).map(([field, value]) => set('route', route, [field], value));
+    commit('Edit route', [{ changes, problem: null }]);
+  };
   return <Way route={route} kept onChange={change} />;
 }
 

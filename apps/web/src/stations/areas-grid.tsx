@@ -4,8 +4,7 @@ import {
   editArea,
   formatSpan,
   memoryOf,
-  newArea,
-  newView,
+  newAreaOf,
   orderAfter,
   OWN_WRITERS,
   put,
@@ -73,10 +72,7 @@ export function AreasGrid({ station }: { station: string }) {
     const [first] = edits;
     if (first?.row === 'new') {
       if (first.text.trim() === '') return;
-      const area = newArea(newId(), orderAfter(areas), station, first.text.trim());
-      const profile = project.get('station', station)?.profile;
-      const known = Object.values((profile && project.get('profile', profile)?.views) || {});
-      if (!known.some((view) => view.areaKind === area.kind)) area.views = { [newId()]: newView(10, 'iec elements') };
+      const area = newAreaOf(project, station, newId(), orderAfter(areas), first.text.trim(), newId());
       commit(`New area ${area.name}`, [{ changes: [put('area', area)], problem: null }]);
       return;
     }

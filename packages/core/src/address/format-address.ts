@@ -1,6 +1,7 @@
 import type { Place } from '../model/claim.js';
 import type { View } from '../model/view.js';
-import { areaBit, linearBit, rowOf } from './linear.js';
+import { placeInElement, significanceInElement } from './bit-in-unit.js';
+import { linearBit, rowOf, type Row } from './linear.js';
 import { viewOf, type Memory } from './memory.js';
 import { NOTATION } from './notations/catalogue.js';
 import { locate, type Located, type Span } from './resolve.js';
@@ -27,11 +28,18 @@ export function placeAlong(located: Located, from: Place, offset: number, size: 
   const inStep = linear % step;
   if (named === undefined && inStep === 0) return at;
   const bitsOfStep = Math.max(step, 8);
-  const unit = Math.min(bitsOfStep, located.row.wordBits);
-  const significance = named ?? areaBit({ ...located.row, base: 0 }, linear) % unit;
+  const { row, layout } = located;
+  const inUnit =
+    named === undefined ? linear : wholeUnit(row, linear) + placeInElement(row, layout, unitOf(row), named);
+  if (step > row.wordBits) at.number = view.first + Math.floor(inUnit / step);
+  const significance = significanceInElement(row, layout, bitsOfStep, inUnit % bitsOfStep);
   const bit = view.bitNumbering === 'from the top' ? bitsOfStep - 1 - significance : significance;
   return view.notation === 'iec bytes' ? { ...at, width: 1, bit } : { ...at, bit };
 }
+
+/** The unit that single bits are numbered in along this row: that of the view, at most a word. */
+const unitOf = (row: Row): number => Math.min(Math.max(row.unit, 8), row.wordBits);
+const wholeUnit = (row: Row, linear: number): number => Math.floor(linear / unitOf(row)) * unitOf(row);
 
 function elementWidth(view: View, from: Place, size: number): Unit {
   if (view.notation === 'iec bytes') return size >= 64 ? 64 : size >= 32 ? 32 : size >= 16 ? 16 : size >= 8 ? 8 : 1;
@@ -54,11 +62,12 @@ export function formatRange(memory: Memory, place: Place, length: number): strin
 }
 
 /**
- * The first and the last address that a run of bits of the area takes, along the row of the area's first view. In words
- * kept high byte first, byte 0 is the higher half of word 0: the lowest bit does not have the lowest address.
+ * The first and the last address that a run of bits of the area takes, along the row of one of its views, or of its
+ * first. In words kept high byte first, byte 0 is the higher half of word 0: the lowest bit does not have the lowest
+ * address.
  */
-export function spanAddresses(memory: Memory, span: Span): { first: string; last: string } {
-  const [entry] = memory.views;
+export function spanAddresses(memory: Memory, span: Span, inView?: string): { first: string; last: string } {
+  const entry = memory.views.find(([id]) => id === inView) ?? memory.views[0];
   if (!entry) return { first: `bit ${span.start}`, last: `bit ${span.end - 1}` };
   const [viewId, view] = entry;
   const row = rowOf(view, memory.wordBits, memory.layout);

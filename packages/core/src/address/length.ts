@@ -1,6 +1,7 @@
 import type { Length } from '../model/claim.js';
 import { read, unread, type Read } from './result.js';
 import type { Unit } from '../model/words.js';
+import { squeezed } from '../text/squeezed.js';
 
 /** The word for a unit of so many bits. */
 const UNIT_WORDS: Record<Unit, readonly [string, string]> = {
@@ -50,7 +51,7 @@ export function formatBits(bits: number, unit: Unit): string {
 
 /** `6`, `6 words`, `12 bytes`; a bare number counts the unit given. */
 export function parseLength(text: string, unit: Unit): Read<Length> {
-  const clean = text.trim();
+  const clean = squeezed(text);
   const expected = `a length is a whole number, with or without its unit, like ${formatCount(6, unit)}`;
   const match = /^(\d{1,9})\s*([a-z ]*)$/i.exec(clean);
   if (!match) {

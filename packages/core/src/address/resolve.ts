@@ -1,5 +1,6 @@
 import type { Place } from '../model/claim.js';
-import { areaBit, linearBit, rowOf, type Row } from './linear.js';
+import { placeInElement, significanceInElement } from './bit-in-unit.js';
+import { areaBit, rowOf, type Row } from './linear.js';
 import { viewOf, type Memory } from './memory.js';
 import type { View } from '../model/view.js';
 import type { FullLayout } from '../model/layout-defaults.js';
@@ -14,6 +15,7 @@ export interface Span {
 export interface Located {
   view: View;
   row: Row;
+  layout: FullLayout;
   /** linear bit index of its first bit */
   linear: number;
 }
@@ -23,29 +25,22 @@ export function locate(memory: Memory, place: Place, layout: FullLayout = memory
   const view = viewOf(memory, place.view);
   if (!view || place.number < view.first) return null;
   const row = rowOf(view, memory.wordBits, layout);
-  const steps = place.number - view.first;
   const width = view.notation === 'iec elements' ? (place.width ?? view.unit) : view.unit;
-  let linear = steps * width;
-  if (place.bit !== undefined) linear = bitInUnit(row, linear, width, place.bit, view);
-  return { view, row, linear };
-}
-
-/** The significance in its unit of the bit that a place names; undefined where it names none. */
-export function bitOf({ view, row }: Located, place: Place): number | undefined {
-  if (place.bit === undefined) return undefined;
-  const unit = Math.min(Math.max(view.unit, 8), row.wordBits);
-  return view.bitNumbering === 'from the top' ? unit - 1 - place.bit : place.bit;
+  let linear = (place.number - view.first) * width;
+  if (place.bit !== undefined)
+    linear += placeInElement(row, layout, Math.max(width, 8), namedBit(view, width, place.bit));
+  return { view, row, layout, linear };
 }
 
 /** A bit number counts significance inside its unit, from the bottom unless the view numbers from the top. */
-function bitInUnit(row: Row, linear: number, width: number, bit: number, view: View): number {
-  const unit = Math.max(width, 8);
-  const significance = view.bitNumbering === 'from the top' ? unit - 1 - bit : bit;
-  if (unit === 8) return linear + significance;
-  if (unit <= row.wordBits) return linearBit(row, areaBit({ ...row, highFirst: false }, linear) + significance);
-  const word = Math.floor(significance / row.wordBits);
-  const first = linear + word * row.wordBits;
-  return linearBit(row, areaBit({ ...row, highFirst: false }, first) + (significance % row.wordBits));
+const namedBit = (view: View, width: number, bit: number): number =>
+  view.bitNumbering === 'from the top' ? Math.max(width, 8) - 1 - bit : bit;
+
+/** The significance, in its unit or word, of the bit that a place names; undefined where it names none. */
+export function bitOf({ row, layout, linear }: Located, place: Place): number | undefined {
+  if (place.bit === undefined) return undefined;
+  const unit = Math.min(Math.max(row.unit, 8), row.wordBits);
+  return significanceInElement(row, layout, unit, linear % unit);
 }
 
 /** The bits of the area that `length` bits along the row take, as few runs as possible, in order of the area. */

@@ -10,6 +10,9 @@ export type SpecialAddress =
   | 'this network'
   | 'network'
   | 'broadcast'
+  | 'shared'
+  | 'documentation'
+  | 'benchmarking'
   | 'public'
   | 'private';
 
@@ -28,6 +31,12 @@ const SPECIAL: readonly (readonly [SpecialAddress, Subnet])[] = [
   ['link-local', block('169.254.0.0/16')],
   ['multicast', block('224.0.0.0/4')],
   ['reserved', block('240.0.0.0/4')],
+  ['reserved', block('192.0.0.0/24')],
+  ['shared', block('100.64.0.0/10')],
+  ['documentation', block('192.0.2.0/24')],
+  ['documentation', block('198.51.100.0/24')],
+  ['documentation', block('203.0.113.0/24')],
+  ['benchmarking', block('198.18.0.0/15')],
 ];
 
 /**

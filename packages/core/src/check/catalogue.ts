@@ -107,6 +107,7 @@ import { seriesCount } from './rules/siz/siz-11-series-count.js';
 import { tagsAtOneAddress } from './rules/pos/pos-10-tags-at-one-address.js';
 import { polarity } from './rules/typ/typ-7-polarity.js';
 import { unusualTable } from './rules/typ/typ-11-unusual-table.js';
+import { memoryContradicts } from './rules/typ/typ-12-memory-contradicts.js';
 import { tagsAndDrivers } from './rules/cap/cap-4-tags.js';
 import { noRoute } from './rules/rou/rou-1-no-route.js';
 import { hopNotReady } from './rules/rou/rou-2-port-not-ready.js';
@@ -197,6 +198,7 @@ export const RULES: readonly Rule[] = [
   members,
   registersOverlap,
   unusualTable,
+  memoryContradicts,
   sameDirection,
   readOnly,
   notOpen,

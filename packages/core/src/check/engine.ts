@@ -10,7 +10,7 @@ import { RULES } from './catalogue.js';
 import type { Cell, Finding } from './finding.js';
 import { Readers } from './readers.js';
 import { listKey, RecordingReader } from './recording-reader.js';
-import type { Context, Report, Rule, Scope, Subjects } from './rule.js';
+import type { Context, Handover, Report, Rule, Scope, Subjects } from './rule.js';
 
 /** What is shown of a lane beside its findings. */
 export interface LaneResult {
@@ -43,6 +43,12 @@ const META = new Map(RULES.map((rule) => [rule.meta.code, rule.meta]));
 const unitKey = (scope: Scope | MoverKind, id: string) => `${scope} ${id}`;
 const occupancyKey = (area: string) => `uses>${area}`;
 const allKey = (kind: Kind) => `all>${kind}`;
+/** From the one that puts data into memory to the one that takes it out again; a lane hands nothing over to itself. */
+const handovers = (a: Use, b: Use): Handover['given'] => [
+  ...(a.puts && b.takes ? [{ put: a, take: b }] : []),
+  ...(b.puts && a.takes ? [{ put: b, take: a }] : []),
+];
+const meets = (a: Use, b: Use): boolean => (a.puts && (b.puts || b.takes)) || (a.takes && b.puts);
 const pairId = (a: string, b: string) => (a < b ? `${a} ${b}` : `${b} ${a}`);
 
 type Check<S extends Scope> = { rule: Rule; check: (subject: Subjects[S], context: Context) => Iterable<Report> };
@@ -62,6 +68,7 @@ const CHECKS: { [S in Scope]: Check<S>[] } = {
   expectation: checksOf('expectation'),
   lane: checksOf('lane'),
   overlap: checksOf('overlap'),
+  handover: checksOf('handover'),
 };
 
 const UNIT_KINDS = ['project', 'network', 'station', 'area', 'exchange', 'route', 'expectation', 'lane'] as const;
@@ -186,7 +193,7 @@ export class CheckEngine {
   private stale(scope: Scope | MoverKind, id: string): void {
     if (isMoverKind(scope)) this.staleMovers.set(id, scope);
     else if (scope === 'lane') this.staleLanes.add(id);
-    else if (scope === 'overlap') this.staleOverlaps.add(id);
+    else if (scope === 'overlap' || scope === 'handover') this.staleOverlaps.add(id);
     else this.staleUnits.set(unitKey(scope, id), { kind: scope, id });
   }
 
@@ -252,9 +259,9 @@ export class CheckEngine {
     this.moved.delete(moved);
     for (const pair of [...(this.pairsOfUse.get(moved) ?? [])]) if (!found.has(pair)) this.dropPair(pair);
     const use = this.occupancy.get(moved);
-    if (!use?.puts) return;
+    if (!use) return;
     for (const other of this.occupancy.overlapping(use)) {
-      if (!other.puts) continue;
+      if (!meets(use, other)) continue;
       const id = pairId(moved, other.id);
       if (found.has(id)) continue;
       found.add(id);
@@ -269,20 +276,27 @@ export class CheckEngine {
 
   private runOverlap(id: string): void {
     this.staleOverlaps.delete(id);
-    if (this.units.has(unitKey('overlap', id))) this.checkOverlap(id);
+    if (this.units.has(unitKey('overlap', id)) || this.units.has(unitKey('handover', id))) this.checkOverlap(id);
   }
 
+  /** Two that put data into the same bits; and one that puts it there of which another takes it. */
   private checkOverlap(id: string): void {
     const [first = '', second = ''] = id.split(' ');
     const a = this.occupancy.get(first);
     const b = this.occupancy.get(second);
     const shared = a && b && sharedSpan(a, b);
-    if (a && b && shared) this.store('overlap', id, { a, b, shared }, new RecordingReader(this.project));
+    if (!a || !b || !shared) return;
+    if (a.puts && b.puts) this.store('overlap', id, { a, b, shared }, new RecordingReader(this.project));
+    else this.dropUnit(unitKey('overlap', id));
+    const given = handovers(a, b);
+    if (given.length > 0) this.store('handover', id, { given, shared }, new RecordingReader(this.project));
+    else this.dropUnit(unitKey('handover', id));
   }
 
   private dropPair(id: string): void {
     for (const use of id.split(' ')) this.pairsOfUse.get(use)?.delete(id);
     this.dropUnit(unitKey('overlap', id));
+    this.dropUnit(unitKey('handover', id));
   }
 
   private runUnit(key: string): void {

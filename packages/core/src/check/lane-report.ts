@@ -62,6 +62,8 @@ const lengthWords = (length: Length, header: number | undefined): string =>
 
 export const claimCell = (side: Side, ...path: string[]): Cell => ({ kind: 'claim', id: side.claim.id, path });
 
-/** The cell of a value: of the item, or of the claim's own type where it has no items. */
+/** The cell of a value: of the item, or of the claim's own type where it has no such item, being one block. */
 export const valueCell = (side: Side, key: string, field: 'type' | 'offset' | 'name'): Cell =>
-  key === '' ? claimCell(side, field === 'offset' ? 'place' : field) : claimCell(side, 'items', key, field);
+  Object.hasOwn(side.claim.items, key)
+    ? claimCell(side, 'items', key, field)
+    : claimCell(side, field === 'offset' ? 'place' : field);

@@ -43,6 +43,12 @@ export interface Overlap {
   shared: Span;
 }
 
+/** Data that stays in memory between two who know nothing of each other. */
+export interface Handover {
+  given: { put: Use; take: Use }[];
+  shared: Span;
+}
+
 /** What a rule can be run for. Once per entity; what it reads through the reader is what it depends on. */
 export interface Subjects {
   project: ProjectInfo;
@@ -54,6 +60,7 @@ export interface Subjects {
   expectation: Expectation;
   lane: Comparison;
   overlap: Overlap;
+  handover: Handover;
 }
 export type Scope = keyof Subjects;
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { diff } from '../change/diff.js';
 import { randomEdit, THEMES, smallPlant } from '../testing/random-edits.testing.js';
-import { edited, without } from '../testing/two-stations.testing.js';
+import { edited, twoStations, without } from '../testing/two-stations.testing.js';
 import { compareRevisions } from './compared-rows.js';
 
 const plant = smallPlant();
@@ -53,4 +53,11 @@ test('the same revision differs in nothing; any other in something', () => {
     }),
     { numRuns: 150 },
   );
+});
+
+test('a slot stands in the row also where another cell of the claim changed', () => {
+  const base = edited(twoStations(), ['exchange', 'x', 'kind', 'coupler area'], ['claim', 'cb', 'slot', 3]);
+  const { rows } = compareRevisions(base, edited(base, ['claim', 'cb', 'place.number', 202]));
+  expect(rows).toHaveLength(1);
+  expect(rows[0]).toMatchObject({ ends: [{}, { before: expect.stringContaining('slot 3') as string }] });
 });

@@ -113,6 +113,9 @@ function words(cells: PageCells | null | undefined): RowWords {
   if (!cells) return null;
   const first = SHEET_COLUMNS.map((column) => cells[column].text);
   const second = [
+    cells.slot?.text && `slot ${cells.slot.text}`,
+    cells.trigger?.text,
+    cells.open?.text,
     cells.told?.text && `there ${cells.told.text}`,
     cells.header?.text && `header ${cells.header.text}`,
     cells.swap?.text,

@@ -1,15 +1,32 @@
+import { bitNumber } from './bit-order.js';
 import type { Frame } from './layout.js';
 import type { Carried } from '../model/words.js';
+
+/** How a payload is carried, and where along its row it begins. */
+export interface Carriage {
+  frame: Frame;
+  carries: Carried;
+  /** position of the payload's first bit; 0 where it begins with a whole unit of what is carried */
+  start: number;
+  /** number of that bit, where bits are counted: see `bitNumber` */
+  first: number;
+  /** bits travel one by one, in the order in which this end counts them */
+  counted: boolean;
+}
 
 /**
  * The index under which a protocol carries a bit of the payload: what arrives elsewhere under the same index is the
  * same bit. `words`: word × 16 + significance. `bytes`: byte along the row × 8 + significance. `bits`: the n-th bit.
+ * Words and bytes travel whole: a payload that begins inside one counts from the first that it lies in.
  */
-export function carriedIndex(frame: Frame, carries: Carried, position: number): number {
-  if (carries === 'values' || (frame.unit === 1 && carries === 'bits')) return position;
-  return frame.unit === 1
-    ? indexOf({ ...frame, unit: frame.wordBits }, carries, alongBytes(frame, position))
-    : indexOf(frame, carries, position);
+export function carriedIndex({ frame, carries, start, first, counted }: Carriage, position: number): number {
+  if (carries === 'values') return position;
+  if (carries === 'bits' && (counted || frame.unit === 1)) return bitNumber(frame, position) - first;
+  const along = frame.unit === 1 ? alongBytes(frame, position) : position;
+  const index = indexOf(frame.unit === 1 ? { ...frame, unit: frame.wordBits } : frame, carries, along);
+  if (carries === 'words') return index;
+  const unit = carries === 'bytes' || frame.unit === 8 ? 8 : Math.min(frame.unit, frame.wordBits);
+  return index - Math.floor(start / unit) * unit;
 }
 
 /** The n-th single bit, as a bit along the row of bytes in memory. */

@@ -11,6 +11,9 @@ const side = (layout: Partial<FullLayout>, swap: Swap, payloadWords: number, car
     frame: { unit: 16, wordBits: 16, highFirst: full.byteOrder === 'high first', layout: full },
     swap,
     carries,
+    start: 0,
+    first: 0,
+    counted: false,
     payloadBits: payloadWords * 16,
   };
 };

@@ -1,26 +1,46 @@
-import { carriedIndex } from './carry.js';
-import { valuePositions, type Frame, type LaidValue } from './layout.js';
+import { bitNumber, bitPosition } from './bit-order.js';
+import { carriedIndex, type Carriage } from './carry.js';
+import { valuePositions, type LaidValue } from './layout.js';
 import { swapped } from './swap.js';
 import { elementary } from './types.js';
-import type { Carried, Swap } from '../model/words.js';
+import type { Swap } from '../model/words.js';
 
 /** One side of a transfer: how its payload lies, and what it does to it on leaving or arriving. */
-export interface ChainSide {
-  frame: Frame;
+export interface ChainSide extends Carriage {
   swap: Swap;
-  carries: Carried;
   payloadBits: number;
 }
 
 export type Blame = 'byte order' | 'register order' | 'packing' | 'numbering' | 'swap' | 'offset';
 
+/** The index under which a bit of the payload travels, after this side's swap. */
+export const carriedAt = (side: ChainSide, position: number, swap = side.swap): number =>
+  swapped(carriedIndex(side, position), swap, carriedBits(side));
+
+/** Bits that travel: words and bytes travel whole, also where the payload is a part of one. */
+export function carriedBits({ frame, carries, start, payloadBits }: ChainSide): number {
+  const unit = carries === 'words' ? 16 : carries === 'bytes' ? 8 : 1;
+  if (unit === 1 || payloadBits % unit === 0) return payloadBits;
+  const before = frame.wordBits === 8 && unit === 16 ? 0 : start % unit;
+  return Math.ceil((before + payloadBits) / unit) * unit;
+}
+
+/** Whether a position along the row belongs to the payload. */
+export function inPayload({ frame, start, first, counted, payloadBits }: ChainSide, position: number): boolean {
+  const n = counted ? bitNumber(frame, position) - first : position - start;
+  return n >= 0 && n < payloadBits;
+}
+
 /** Carried indexes of the bits of a value, least significant first, after this side's swap. */
 export function carriedPositions(side: ChainSide, value: LaidValue, swap = side.swap): Int32Array {
   const positions = valuePositions(value, side.frame);
-  for (let i = 0; i < positions.length; i++) {
-    positions[i] = swapped(carriedIndex(side.frame, side.carries, positions[i]!), swap, side.payloadBits);
-  }
+  for (let i = 0; i < positions.length; i++) positions[i] = carriedAt(side, positions[i]!, swap);
   return positions;
+}
+
+/** Positions along the row of all bits of the payload, in the order in which they lie or are counted. */
+export function payloadPositions({ frame, start, first, counted, payloadBits }: ChainSide): number[] {
+  return Array.from({ length: payloadBits }, (_, n) => (counted ? bitPosition(frame, first + n) : start + n));
 }
 
 const same = (a: Int32Array, b: Int32Array): boolean => a.length === b.length && a.every((value, i) => value === b[i]);

@@ -13,6 +13,7 @@ export function convertsWhole(from: ElementaryType, to: ElementaryType): boolean
   if (from.name === to.name) return true;
   if (from.family === 'real') return to.family === 'real' && to.bits >= from.bits;
   if (from.family === 'duration') return to.family === 'duration' && to.bits >= from.bits;
+  if (from.family === 'moment') return to.family === 'moment' && to.name === `L${from.name}`;
   if (!isWhole(from)) return false;
   if (to.family === 'real') return from.bits <= EXACT[to.bits]!;
   if (!isWhole(to)) return false;

@@ -1,5 +1,6 @@
 import { ASSUMED_LAYOUT, type FullLayout } from '../model/layout-defaults.js';
-import { registerSignificance, sizeInRow, valuePositions, type Frame } from './layout.js';
+import { registerSignificance } from './register-order.js';
+import { sizeInRow, valuePositions, type Frame } from './layout.js';
 import { sampleBytes } from './memory-sample.js';
 
 const frame = (layout: Partial<FullLayout> = {}, wordBits = 16, unit = wordBits): Frame => {

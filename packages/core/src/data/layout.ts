@@ -1,6 +1,7 @@
 import type { TypeRef } from '../model/claim.js';
 import { DEFAULT_CAPACITY, elementary } from './types.js';
-import type { RegisterOrder } from '../model/words.js';
+import { placeInUnit } from '../address/bit-in-unit.js';
+import { registerSignificance } from './register-order.js';
 import type { FullLayout } from '../model/layout-defaults.js';
 
 /** How one claim's payload lies: the row that its offsets count along, and the rule for values in it. */
@@ -18,10 +19,12 @@ export interface Frame {
 const headerEntries = (layout: FullLayout): number =>
   layout.stringHeader === 'none' ? 0 : layout.stringHeader === 'length' ? 1 : 2;
 
-export const characterBits = (layout: FullLayout): number => (layout.characters === 'word' ? 16 : 8);
+/** A WSTRING has characters of 16 bits everywhere, a STRING as the layout rule says. */
+export const characterBits = ({ base }: Pick<TypeRef, 'base'>, layout: FullLayout): number =>
+  base === 'WSTRING' || layout.characters === 'word' ? 16 : 8;
 
 /** Words that BOOLs are numbered in: the unit of the row, at most a word of the area. */
-const numberingUnit = (frame: Frame): number => Math.min(frame.unit, frame.wordBits);
+export const numberingUnit = (frame: Frame): number => Math.min(frame.unit, frame.wordBits);
 
 /**
  * Bits that a value takes along the row, from its offset to the end of its last element.
@@ -31,7 +34,7 @@ export function sizeInRow(type: TypeRef, frame: Frame): number {
   const elementType = elementary(type.base);
   if (!elementType) return 0;
   if (elementType.family === 'text') {
-    return characterBits(frame.layout) * charactersOf(type, frame.layout);
+    return characterBits(type, frame.layout) * charactersOf(type, frame.layout);
   }
   if (elementType.family !== 'bool' || frame.unit === 1) return elementType.bits * type.count;
   const packing = frame.layout.boolPacking;
@@ -51,28 +54,11 @@ function charactersOf(type: TypeRef, layout: FullLayout): number {
   return type.count * ((type.capacity ?? DEFAULT_CAPACITY) + headerEntries(layout));
 }
 
-/**
- * Which word of a value (0 the least significant) stands at each register, for so many registers.
- * Pairs swapped is a rule for four words; a value of two words then keeps the order that is named first.
- */
-export function registerSignificance(order: RegisterOrder, registers: number): number[] {
-  const plain = Array.from({ length: registers }, (_, r) => (order.startsWith('high') ? registers - 1 - r : r));
-  if (registers < 4 || !order.endsWith('pairs swapped')) return plain;
-  return plain.map((own, r) => plain[r ^ 1] ?? own);
-}
-
 /** A value and where it begins, see `Offset` of the model. */
 export interface LaidValue {
   type: TypeRef;
   offset: number;
   bit?: number;
-}
-
-/** Where a bit of this significance lies along the row inside its unit. */
-function placeInUnit(frame: Frame, significance: number): number {
-  const unit = numberingUnit(frame);
-  if (!frame.highFirst || unit <= 8) return significance;
-  return (unit / 8 - 1 - (significance >> 3)) * 8 + (significance & 7);
 }
 
 /**
@@ -83,9 +69,9 @@ export function valuePositions({ type, offset: unit, bit }: LaidValue, frame: Fr
   const elementType = elementary(type.base);
   if (!elementType) return new Int32Array(0);
   if (elementType.family === 'bool') return boolPositions(type.count, unit, bit, frame);
-  const offset = bit === undefined ? unit : unit + placeInUnit(frame, bit);
+  const offset = bit === undefined ? unit : unit + placeInUnit(frame, numberingUnit(frame), bit);
   const text = elementType.family === 'text';
-  const bits = text ? characterBits(frame.layout) : elementType.bits;
+  const bits = text ? characterBits(type, frame.layout) : elementType.bits;
   const count = text ? charactersOf(type, frame.layout) : type.count;
   if (frame.unit === 1) return run(bits * count, offset);
   const chunk = Math.min(frame.wordBits, bits) / 8;
@@ -115,7 +101,8 @@ function boolPositions(count: number, offset: number, bit: number | undefined, f
   const { wordBits: w } = frame;
   if (boolPacking !== 'bit') {
     const step = boolPacking === 'byte' ? 8 : w;
-    const first = bit !== undefined ? placeInUnit(frame, bit) : step === w && frame.highFirst ? w - 8 : 0;
+    const first =
+      bit !== undefined ? placeInUnit(frame, numberingUnit(frame), bit) : step === w && frame.highFirst ? w - 8 : 0;
     return Int32Array.from({ length: count }, (_, i) => offset + first + i * step);
   }
   const unit = numberingUnit(frame);
@@ -125,6 +112,6 @@ function boolPositions(count: number, offset: number, bit: number | undefined, f
   return Int32Array.from({ length: count }, (_, i) => {
     const index = first + i;
     const whole = Math.floor(index / unit) * unit;
-    return offset + whole + placeInUnit(frame, numbered(index - whole));
+    return offset + whole + placeInUnit(frame, unit, numbered(index - whole));
   });
 }

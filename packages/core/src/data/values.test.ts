@@ -37,7 +37,15 @@ function inMemory(type: string, value: number | bigint, f: Frame): string {
     .toUpperCase();
 }
 
-const side = (f: Frame): ChainSide => ({ frame: f, swap: 'none', carries: 'bytes', payloadBits: 64 });
+const side = (f: Frame): ChainSide => ({
+  frame: f,
+  swap: 'none',
+  carries: 'bytes',
+  payloadBits: 64,
+  start: 0,
+  first: 0,
+  counted: false,
+});
 const read = (type: string, value: number | bigint, from: Frame, to: Frame) => {
   const item = { type: { base: type, count: 1 }, offset: 0 };
   return bitsToValue(type, received(side(from), side(to), item, item, valueToBits(type, value)));

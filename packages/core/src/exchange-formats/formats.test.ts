@@ -74,17 +74,32 @@ test('a declaration that cannot be read is told with its line, and the next are 
   });
 });
 
+const WORDS = ['at', 'var', 'type', 'program', 'struct', 'array', 'of', 'retain', 'constant', 'persistent'];
 const name = fc
-  .stringMatching(/^[A-Za-z][A-Za-z0-9]{0,8}$/)
-  .filter((n) => !/^(end_|at$|var|type$|program$|struct$|array$|of$|retain$|constant$)/i.test(n));
+  .oneof(
+    fc.stringMatching(/^[A-Za-z][A-Za-z0-9]{0,8}$/),
+    fc.constantFrom('VarSpeed', 'Var_1', 'End_Position', 'END_Stop', 'Programm', 'TypeCode', 'AtRest'),
+  )
+  .filter((n) => !WORDS.includes(n.toLowerCase()));
 const tag = fc.record({
   line: fc.constant(0),
   name,
   says: fc.record({
-    type: fc.constantFrom('BOOL', 'INT', 'REAL ×3', 'STRING[30]', 'DWORD'),
+    type: fc.constantFrom(
+      ...['BOOL', 'INT', 'REAL ×3', 'STRING[30]', 'DWORD', 'WSTRING[12]', 'LDT', 'TOD', 'WCHAR'],
+      ...['ARRAY[1..4] OF INT', 'ARRAY[-2..1,1..3] OF REAL'],
+    ),
     place: fc.constantFrom('', '%MW100', '%IX2.3', '%QB7'),
     program: fc.constantFrom('', 'Main', 'Night'),
-    comment: fc.constantFrom('', 'a door', 'up & down <1>', 'it’s ½ open'),
+    comment: fc.constantFrom(
+      '',
+      'a door',
+      'up & down <1>',
+      'it’s ½ open',
+      'Zähler (* of pumps',
+      'done *) now',
+      '&#233; as typed',
+    ),
   }),
 });
 const inOrder = (tags: readonly ListedTag[]) =>
@@ -203,4 +218,16 @@ test('a workbook that would unpack to far more than it is, is refused before it 
   expect(workbookSize(bomb)).toMatchObject({ ok: false, found: expect.stringContaining('unpack to 60 MB') as string });
   expect(workbookSize(zipSync({ 'a.xml': Buffer.from('<a>honest text</a>') })).ok).toBe(true);
   expect(workbookSize(Buffer.from('PK no archive')).ok).toBe(false);
+});
+
+test('characters by their number, marked-up words and wide texts of XML come in as they are meant', () => {
+  const read = readPlcopen(`<project><instances><globalVars>
+    <variable name="Zufluss"><type><wstring length="12"/></type>
+      <documentation><xhtml><p>Pu<b>mp</b>e &#233; &#x2265; 5</p><p>Tor&amp;#50;</p></xhtml></documentation></variable>
+    <variable name="Days"><type><array><dimension lower="1" upper="7"/><baseType><DATE/></baseType></array></type></variable>
+  </globalVars></instances></project>`);
+  expect(read.ok && listedTags(read.value).map((t) => t.says)).toEqual([
+    expect.objectContaining({ type: 'WSTRING[12]', comment: 'Pumpe é ≥ 5 Tor&#50;' }),
+    expect.objectContaining({ type: expect.stringMatching(/^ARRAY ?\[1\.\.7\] OF DATE$/) as unknown }),
+  ]);
 });

@@ -11,6 +11,19 @@ import {
 } from './tag-list.js';
 
 const SECTIONS = ['VAR', 'VAR_GLOBAL', 'VAR_EXTERNAL', 'VAR_INPUT', 'VAR_OUTPUT', 'VAR_IN_OUT', 'VAR_TEMP'];
+/** What can only begin something else; names that merely begin like it are names. */
+const OPENERS = [
+  ...SECTIONS,
+  'VAR_CONFIG',
+  'VAR_ACCESS',
+  'PROGRAM',
+  'END_PROGRAM',
+  'TYPE',
+  'END_TYPE',
+  'CONFIGURATION',
+];
+const ENDS = ['END_VAR', 'END_STRUCT', 'END_TYPE', 'END_PROGRAM', 'END_CONFIGURATION', 'END_RESOURCE'];
+const isOne = (words: readonly string[], token: Token): boolean => words.includes(token.text.toUpperCase());
 const QUALIFIERS = ['RETAIN', 'NON_RETAIN', 'CONSTANT', 'PERSISTENT'];
 
 /**
@@ -46,7 +59,7 @@ function readSection(tokens: IecTokens, opened: Token, program: string, tags: Li
   while (QUALIFIERS.includes(tokens.peek()?.text.toUpperCase() ?? '')) tokens.next();
   for (;;) {
     const first = tokens.peek();
-    if (!first || /^(END_PROGRAM|PROGRAM|TYPE|VAR.*)$/i.test(first.text)) {
+    if (!first || isOne(OPENERS, first)) {
       const found = `${opened.text} of line ${opened.line} is not closed`;
       faults.push({ line: first?.line ?? tokens.lastLine, found, expected: 'END_VAR' });
       return;
@@ -106,12 +119,13 @@ function readDeclaration(tokens: IecTokens): Declared {
 function readType(tokens: IecTokens): string {
   const words: string[] = [];
   for (let token = tokens.peek(); token; token = tokens.peek()) {
-    if ([';', ':=', ':'].includes(token.text) || /^END_/i.test(token.text)) break;
+    if ([';', ':=', ':'].includes(token.text) || isOne(ENDS, token)) break;
     words.push(token.text);
     tokens.next();
   }
   return words
     .join(' ')
+    .replace(/-\s+(?=\d)/g, '-')
     .replace(/\s*([[\](),]|\.\.)\s*/g, '$1')
     .replace(/\](?=\w)/g, '] ');
 }
@@ -135,7 +149,7 @@ function readTypes(tokens: IecTokens, structures: ListedStructure[], faults: Fil
     const members: { name: string; type: string; comment?: string }[] = [];
     for (;;) {
       const next = tokens.peek();
-      if (!next || /^(END_TYPE|TYPE|VAR.*)$/i.test(next.text)) {
+      if (!next || isOne(OPENERS, next)) {
         faults.push({
           line: next?.line ?? tokens.lastLine,
           found: `STRUCT ${name.text} is not closed`,
@@ -184,4 +198,6 @@ export function writeIecText(list: TagTexts): string {
   return lines.join('\n');
 }
 
-const commented = (text: string): string => `(* ${text.replace(/\*\)/g, '* )')} *)`;
+/** A text with marks of a comment in it stands behind a double slash, to the end of its line. */
+const commented = (text: string): string =>
+  /\(\*|\*\)/.test(text) ? `// ${text.replace(/\s+/g, ' ')}` : `(* ${text} *)`;

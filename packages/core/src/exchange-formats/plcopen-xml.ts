@@ -20,7 +20,10 @@ const parser = new XMLParser({
   processEntities: { enabled: true, maxEntityCount: 0 },
   removeNSPrefix: true,
   parseTagValue: false,
-  trimValues: true,
+  // Blanks between marked-up words are part of the text.
+  trimValues: false,
+  // Characters by their number: &#233;
+  htmlEntities: true,
 });
 
 /**
@@ -97,10 +100,15 @@ const childrenNamed = (nodes: readonly Node[], name: string): Node[] => nodes.fi
 const only = (node: Node, name: string): Node | undefined => childrenNamed(childrenOf(node), name)[0];
 const attribute = (node: Node, name: string): string => String(node[':@']?.[name] ?? '').trim();
 
+/** Elements of XHTML that stand in a line of their own; all others are within one. */
+const BLOCKS: readonly string[] = ['p', 'div', 'br', 'li', 'ul', 'ol', 'h1', 'h2', 'h3', 'h4', 'tr', 'td', 'th', 'pre'];
+
 /** The text of all elements inside, as XHTML of a documentation has it. */
 function textOf(node: Node): string {
   const own = node['#text'];
-  return own === undefined ? childrenOf(node).map(textOf).join(' ') : String(own);
+  if (own !== undefined) return String(own);
+  const inside = childrenOf(node).map(textOf).join('');
+  return BLOCKS.includes(nameOf(node)) ? ` ${inside} ` : inside;
 }
 
 const documentation = (variable: Node): string => {
@@ -110,13 +118,14 @@ const documentation = (variable: Node): string => {
 
 /** `INT`, `ARRAY[0..7] OF INT`, `STRING[30]`, `Pump`; empty where nothing is known of it. */
 function typeOf(type: Node | undefined): string {
-  const [node] = type ? childrenOf(type) : [];
+  const node = (type ? childrenOf(type) : []).find((one) => nameOf(one) !== '#text');
   if (!node) return '';
   const name = nameOf(node);
   if (name === 'derived') return attribute(node, 'name');
   if (name === 'string' || name === 'wstring') {
     const length = attribute(node, 'length');
-    return length === '' ? 'STRING' : `STRING[${length}]`;
+    const base = name.toUpperCase();
+    return length === '' ? base : `${base}[${length}]`;
   }
   if (name !== 'array') return name.toUpperCase();
   const bounds = childrenNamed(childrenOf(node), 'dimension').map(

@@ -1,5 +1,5 @@
 import { XMLBuilder } from 'fast-xml-parser';
-import { parseType } from '../data/types.js';
+import { boundsOf, parseType, type Bounds } from '../data/types.js';
 import type { ListedTag, TagTexts } from './tag-list.js';
 
 const NAMESPACE = 'http://www.plcopen.org/xml/tc6_0201';
@@ -80,12 +80,18 @@ function typeElement(text: string): object {
   const type = parseType(text);
   const [, named = text, times] = /^(.+?) ×(\d+)$/.exec(text) ?? [];
   if (!type.ok)
-    return times ? array(Number(times), { derived: { '@name': named } }) : { derived: { '@name': named || 'BOOL' } };
+    return times
+      ? array([[0, Number(times) - 1]], { derived: { '@name': named } })
+      : { derived: { '@name': named || 'BOOL' } };
   const { base, count, capacity } = type.value;
-  const one = base === 'STRING' ? { string: capacity ? { '@length': String(capacity) } : '' } : { [base]: '' };
-  return count === 1 ? one : array(count, one);
+  const isText = base === 'STRING' || base === 'WSTRING';
+  const one = isText ? { [base.toLowerCase()]: capacity ? { '@length': String(capacity) } : '' } : { [base]: '' };
+  return count === 1 && !type.value.bounds ? one : array(boundsOf(type.value), one);
 }
 
-const array = (count: number, baseType: object) => ({
-  array: { dimension: { '@lower': '0', '@upper': String(count - 1) }, baseType },
+const array = (bounds: Bounds, baseType: object) => ({
+  array: {
+    dimension: bounds.map(([low, high]) => ({ '@lower': String(low), '@upper': String(high) })),
+    baseType,
+  },
 });

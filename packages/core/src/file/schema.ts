@@ -1,5 +1,6 @@
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { CLASSES } from '../model/classes.js';
+import { ID_PATTERN } from '../model/fields.js';
 import { KINDS } from '../model/kinds.js';
 import { nestedFieldsOf } from '../model/nested.js';
 import { DIRECTIONS } from '../model/words.js';
@@ -41,7 +42,7 @@ export function projectFileSchema(): Schema {
           ? inner
           : {
               type: 'object',
-              propertyNames: { pattern: '^[A-Za-z][A-Za-z0-9-]{0,63}$' },
+              propertyNames: { pattern: ID_PATTERN.source },
               additionalProperties: inner,
             },
       ];

@@ -30,23 +30,35 @@ function copyPlace(reader: Reader, typed: MemoryCopy['from']): CopyPlace | null 
   return place && memory && located ? { memory, place, located } : null;
 }
 
+/** Where a bit of the one place of a copy is in the other; null where the copy does not move it. */
+export function copiedBit(from: CopyPlace, to: CopyPlace, bits: number, bit: number): number | null {
+  const along = linearBit(from.located.row, bit) - from.located.linear;
+  return along < 0 || along >= bits ? null : areaBit(to.located.row, to.located.linear + along);
+}
+
 /**
  * Where these bits of the one area of a copy are in the other: `forward` from its source to its target, `back` the other
- * way. Bit n along the row of the one place is bit n along that of the other. Empty where the copy moves none of them.
+ * way; `area` is the one that they are in, where a copy may have nothing to do with it. Bit n along the row of the one place
+ * is bit n along that of the other. Empty where the copy moves none of them.
  */
-export function copied(reader: Reader, copy: MemoryCopy, spans: readonly Span[], way: 'forward' | 'back'): Span[] {
+export function copied(
+  reader: Reader,
+  copy: MemoryCopy,
+  spans: readonly Span[],
+  way: 'forward' | 'back',
+  area?: string,
+): Span[] {
   const places = copyPlaces(reader, copy);
   if (!places) return [];
   const [a, b] = way === 'forward' ? [places.from, places.to] : [places.to, places.from];
+  if (area !== undefined && a.place.area !== area) return [];
   const bitwise = a.located.row.unit === 1 || b.located.row.unit === 1;
   const moved: Span[] = [];
   for (const { start, end } of spans) {
     const step = bitwise || start % 8 !== 0 || end % 8 !== 0 ? 1 : 8;
     for (let bit = start; bit < end; bit += step) {
-      const along = linearBit(a.located.row, bit) - a.located.linear;
-      if (along < 0 || along >= places.bits) continue;
-      const at = areaBit(b.located.row, b.located.linear + along);
-      moved.push({ start: at, end: at + step });
+      const at = copiedBit(a, b, places.bits, bit);
+      if (at !== null) moved.push({ start: at, end: at + step });
     }
   }
   return joined(moved);

@@ -71,7 +71,7 @@ export function follow(project: Reader, claimId: string, item: string | null, wa
       if (!passed.has(next.at.lane.id)) walk(next.side, next.item, next.at, depth, age);
     }
     for (const copy of copiesIn(project, area)) {
-      const there = passed.has(copy.id) ? [] : copied(project, copy, spans, way);
+      const there = passed.has(copy.id) ? [] : copied(project, copy, spans, way, area);
       const target = there.length > 0 ? copyPlaces(project, copy)?.[way === 'forward' ? 'to' : 'from'] : undefined;
       if (!target || hops.length >= MOST_HOPS) continue;
       passed.add(copy.id);

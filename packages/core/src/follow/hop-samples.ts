@@ -1,13 +1,13 @@
 import { areaBit, linearBit } from '../address/linear.js';
-import { carriedIndex } from '../data/carry.js';
 import { valuePositions } from '../data/layout.js';
-import { swapped } from '../data/swap.js';
 import { elementary } from '../data/types.js';
 import { bitsToValue, formatValue, sampleOf, valueToBits } from '../data/values.js';
 import { valuesOf } from '../lane/compare-items.js';
-import { sideOf, type Side } from '../lane/side.js';
+import type { Side } from '../lane/side.js';
+import { sidesOf } from '../lane/sides-of.js';
 import type { Value } from '../lane/difference.js';
 import type { Reader } from '../model/project.js';
+import { carriedOn } from './carried-on.js';
 import { copied, copyPlaces } from './copied.js';
 import type { Hop } from './follow.js';
 
@@ -33,8 +33,8 @@ export function hopSamples(reader: Reader, hops: readonly Hop[]): (HopSample | n
   const type = value && elementary(value.type.base);
   if (!first || !start?.block || !value || !type || type.bits < 8) return hops.map(() => null);
   const single: Value = { ...value, type: { ...value.type, count: 1 } };
-  const { row } = start.block.located;
-  const origin = start.block.located.linear + (start.claim.header ?? 0);
+  const { origin, located } = start.block;
+  const { row } = located;
   const bits = valueToBits(type.name, sampleOf(type.name));
   const memories: (Memory | null)[] = [];
   const sent: Memory = new Map();
@@ -54,7 +54,8 @@ export function hopSamples(reader: Reader, hops: readonly Hop[]): (HopSample | n
 const sideAt = (reader: Reader, hop: Hop): Side | null => {
   const claim = hop.holder.kind === 'claim' ? reader.get('claim', hop.holder.id) : undefined;
   const exchange = claim && hop.exchange ? reader.get('exchange', hop.exchange) : undefined;
-  return claim && exchange ? sideOf(reader, claim, exchange) : null;
+  const lane = claim && reader.get('lane', claim.lane);
+  return lane && exchange ? (sidesOf(reader, lane, exchange).find((s) => s.claim.id === claim.id) ?? null) : null;
 };
 
 const valueAt = (side: Side, item: string | null): Value | null => {
@@ -87,29 +88,7 @@ function moved(reader: Reader, from: Hop, memory: Memory | null, to: Hop): Memor
   if (!source?.block || !sink?.block) return sink && source === null ? memory : null;
   // Another claim of the same memory: the same bits.
   if (from.lane !== to.lane) return memory;
-  const carried = new Map<number, number>();
-  for (const [at, bit] of memory) {
-    const index = carriedOf(source, at);
-    if (index !== null) carried.set(index, bit);
-  }
-  const next: Memory = new Map();
-  const { located, payloadBits } = sink.block;
-  const origin = located.linear + (sink.claim.header ?? 0);
-  for (let position = 0; position < payloadBits; position++) {
-    const at = areaBit(located.row, origin + position);
-    const index = carriedOf(sink, at);
-    const bit = index === null ? undefined : carried.get(index);
-    if (bit !== undefined) next.set(at, bit);
-  }
-  return next;
-}
-
-/** The index under which a bit of a side's area travels; null where it lies outside the payload. */
-function carriedOf(side: Side, at: number): number | null {
-  const { located, chain } = side.block!;
-  const position = linearBit(located.row, at) - located.linear - (side.claim.header ?? 0);
-  if (position < 0 || position >= chain.payloadBits) return null;
-  return swapped(carriedIndex(chain.frame, chain.carries, position), chain.swap, chain.payloadBits);
+  return carriedOn(source, sink, memory);
 }
 
 function sampleAt(reader: Reader, hop: Hop, memory: Memory | null): HopSample | null {
@@ -129,7 +108,7 @@ function sampleAt(reader: Reader, hop: Hop, memory: Memory | null): HopSample | 
   const value = side && valueAt(side, hop.item);
   const type = value && elementary(value.type.base);
   if (!side?.block || !value || !type || type.bits < 8) return { bytes: bytes.join(' '), value: '' };
-  const origin = side.block.located.linear + (side.claim.header ?? 0);
+  const { origin } = side.block;
   const positions = valuePositions(value, side.block.chain.frame);
   // Of several elements, the one that the value lies in: a window may hold more than what comes through here.
   for (let first = 0; first < positions.length; first += type.bits) {

@@ -7,6 +7,7 @@ import type { Place } from '../model/claim.js';
 import type { Landing } from '../model/landing.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
+import { fillTemplate, isDigit, matchTemplate, readTemplate } from '../text/template.js';
 
 /** One input or output of a module that a controller claims. */
 export interface Point {
@@ -17,7 +18,14 @@ export interface Point {
 }
 
 const KIND = { inputs: 'I', outputs: 'O' } as const;
-const PART = /\{(station|slot|kind|channel)\}/g;
+const PARTS = ['station', 'slot', 'kind', 'channel'] as const;
+const WHOLE = { holds: isDigit, takes: 'many' } as const;
+const FORMS = {
+  station: { holds: () => true, takes: 'few' },
+  slot: WHOLE,
+  kind: { holds: (character: string) => 'IOio'.includes(character), takes: 'few' },
+  channel: WHOLE,
+} as const;
 
 /** The template of a controller's own programs for a point of a module; empty where its profile has none. */
 function templateOf(reader: Reader, station: string): string {
@@ -38,7 +46,7 @@ function partsOf(reader: Reader, { landing, what, channel }: Point): Record<stri
 export function pointText(reader: Reader, point: Point): string | null {
   const template = templateOf(reader, point.landing.station);
   const parts = template === '' ? null : partsOf(reader, point);
-  return parts && template.replace(PART, (_, part: string) => parts[part] ?? '');
+  return parts && fillTemplate(readTemplate(template, PARTS), parts);
 }
 
 /**
@@ -48,18 +56,11 @@ export function pointText(reader: Reader, point: Point): string | null {
 export function readPoint(reader: Reader, station: string, text: string): Read<{ point: Point; place: Place }> | null {
   const template = templateOf(reader, station);
   if (template === '') return null;
-  const names: string[] = [];
-  const pattern = template
-    .split(PART)
-    .map((piece, i) => {
-      if (i % 2 === 0) return piece.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-      names.push(piece);
-      return piece === 'kind' ? '([IO])' : piece === 'station' ? '(.+?)' : '(\\d+)';
-    })
-    .join('');
-  const match = new RegExp(`^${pattern}$`, 'i').exec(text.trim());
-  if (!match) return null;
-  const parts = Object.fromEntries(names.map((name, i) => [name, match[i + 1] ?? '']));
+  // Letters of either case are one here; what is not ASCII may grow in the other case, and is left.
+  const same = (words: string) => words.replace(/[A-Z]+/g, (letters) => letters.toLowerCase());
+  const pieces = readTemplate(template, PARTS).map((piece) => (typeof piece === 'string' ? same(piece) : piece));
+  const parts = matchTemplate(pieces, FORMS, same(text.trim()));
+  if (!parts || (parts.kind?.length ?? 1) > 1) return null;
   const what = parts.kind?.toUpperCase() === 'O' ? 'outputs' : 'inputs';
   const channel = Number(parts.channel ?? 0);
   const claimed = childrenOf(reader, 'landing', station).map((landing): Point => ({ landing, what, channel }));

@@ -1,4 +1,5 @@
 import { read, unread, type Read } from '../address/result.js';
+import { squeezed } from '../text/squeezed.js';
 
 /** A revision part by part; a part that is `x` stands for any. */
 type Parts = (number | 'x')[];
@@ -24,7 +25,7 @@ function partsOf(text: string): Parts | null {
 
 /** Reads a range of revisions: `5.2` · `5.2–5.x` · `5.x` · `4.3–4.9, 5.1` · `any`. */
 export function parseAccepted(text: string): Read<AcceptedRevisions> {
-  const clean = text.trim();
+  const clean = squeezed(text);
   if (clean.toLowerCase() === 'any') return read('any');
   if (clean === '') return unread('no revision is accepted', EXPECTED);
   const stretches: Stretch[] = [];

@@ -1,12 +1,14 @@
+import { bitNumber, bitWithNumber } from '../data/bit-order.js';
 import { arrives, blame, type Blame } from '../data/chain.js';
-import { sizeFrom } from '../data/layout.js';
+import { characterBits, numberingUnit, sizeFrom, valuePositions } from '../data/layout.js';
 import { convertsWhole } from '../data/convert.js';
 import { elementary, type ElementaryType } from '../data/types.js';
 import { readable } from '../model/as-typed.js';
-import type { TypeRef } from '../model/claim.js';
+import type { Offset, TypeRef } from '../model/claim.js';
 import type { Difference, Value } from './difference.js';
-import { overlappingNeighbour } from './overlapping-values.js';
-import { startsInside, type Block, type Side } from './side.js';
+import { overlappingValues } from './overlapping-values.js';
+import { partsOfBlock } from './parts-of-block.js';
+import type { Block, Side } from './side.js';
 
 export interface ItemComparison {
   differences: Difference[];
@@ -22,11 +24,6 @@ export function compareItems(source: Side, sink: Side): ItemComparison {
     result.unknown = 'a type or a place among the items is not filled in';
     return result;
   }
-  const inside = [source, sink].find((side) => startsInside(side.block!));
-  if (inside) {
-    result.unknown = `the block of ${inside.station.name} begins inside a word, so which word a value is in is not known`;
-    return result;
-  }
   if (source.block!.chain.carries !== 'values') {
     beyondEnd(source, sink, left, result, source);
     beyondEnd(source, sink, right, result, sink);
@@ -34,23 +31,15 @@ export function compareItems(source: Side, sink: Side): ItemComparison {
   const pair = { left: source, right: sink };
   for (const [side, values] of [[source, left] as const, [sink, right] as const]) {
     const [one, other] = side === source ? [source, sink] : [sink, source];
-    for (const { value, neighbour } of overlappingNeighbour(values)) {
-      result.differences.push({ code: 'TYP 10', how: 'overlaps', value, neighbour, left: one, right: other });
+    for (const { value, neighbour, registers } of overlappingValues(values, side.block!.chain.frame)) {
+      const shared = { value, neighbour, left: one, right: other };
+      result.differences.push(
+        registers ? { code: 'TYP 10', how: 'overlaps', ...shared } : { code: 'POS 9', ...shared },
+      );
     }
   }
-  const blockAgainstItems = left.has('') !== right.has('');
-  if (blockAgainstItems) {
-    const items = left.has('') ? right : left;
-    const whole = (left.has('') ? left : right).get('')!;
-    for (const item of items.values()) {
-      const counterpart = partOfBlock(whole, item);
-      if (!counterpart) {
-        result.differences.push({ code: 'TYP 9', how: 'extra', value: item, ...pair });
-        continue;
-      }
-      const [a, b] = left.has('') ? [counterpart, item] : [item, counterpart];
-      compareValue(source, sink, a, b, result);
-    }
+  if (left.has('') !== right.has('')) {
+    againstBlock(source, sink, left, right, result);
     return result;
   }
   for (const [key, a] of left) {
@@ -64,12 +53,50 @@ export function compareItems(source: Side, sink: Side): ItemComparison {
   return result;
 }
 
+/** One end has a block of one type, the other says what each of its elements is: position decides which is which. */
+function againstBlock(source: Side, sink: Side, left: Values, right: Values, result: ItemComparison): void {
+  const { pairs, without, unnamed } = pairedWithBlock(source, sink, left, right);
+  for (const [a, b] of pairs) compareValue(source, sink, a, b, result);
+  // What the block has and nobody names is missing at the other end; what is named beyond it is extra there.
+  const [ofBlock, ofItems] = left.has('') ? (['missing', 'extra'] as const) : (['extra', 'missing'] as const);
+  const pair = { left: source, right: sink };
+  for (const value of without) result.differences.push({ code: 'TYP 9', how: ofItems, value, ...pair });
+  for (const value of unnamed) result.differences.push({ code: 'TYP 9', how: ofBlock, value, ...pair });
+}
+
+type Values = ReadonlyMap<string, Value>;
+
+/** Each item with what lies there of the block, the source's first; items without any; elements without an item. */
+function pairedWithBlock(source: Side, sink: Side, left: Values, right: Values) {
+  const blockIsLeft = left.has('');
+  const [blockSide, itemSide] = blockIsLeft ? [source, sink] : [sink, source];
+  const parts = partsOfBlock((blockIsLeft ? left : right).get('')!, blockSide.block!, itemSide.block!);
+  const pairs: [Value, Value][] = [];
+  const without: Value[] = [];
+  for (const item of (blockIsLeft ? right : left).values()) {
+    const part = parts.at(item);
+    if (!part) without.push(item);
+    else pairs.push(blockIsLeft ? [part.block, part.item] : [part.item, part.block]);
+  }
+  return { pairs, without, unnamed: parts.unnamed() };
+}
+
+/** The values that both ends have, the source's first: by key, or where one has a block by where they lie in it. */
+export function valuePairs(source: Side, sink: Side): [Value, Value][] {
+  const [left, right] = [valuesOf(source), valuesOf(sink)];
+  if (!left || !right) return [];
+  if (left.has('') !== right.has('')) return pairedWithBlock(source, sink, left, right).pairs;
+  return [...left].flatMap(([key, a]): [Value, Value][] => {
+    const b = right.get(key);
+    return b ? [[a, b]] : [];
+  });
+}
+
 /** A side's values by key; a claim without items is one value under the empty key. Null: something is not known. */
 export function valuesOf(side: Side): Map<string, Value> | null {
   const { claim, block } = side;
   const values = new Map<string, Value>();
   if (!block) return null;
-  const { frame } = block.chain;
   let any = false;
   for (const key in claim.items) {
     any = true;
@@ -77,21 +104,57 @@ export function valuesOf(side: Side): Map<string, Value> | null {
     const type = readable(item.type);
     const offset = readable(item.offset);
     if (!type || !offset || !elementary(type.base)) return null;
-    const size = sizeFrom(type, offset.bit, frame);
-    values.set(key, { key, name: item.name, type, offset: offset.bits, bit: offset.bit, size });
+    values.set(key, valueAt(block, key, item.name, type, offset));
   }
   if (!any) {
     const type = readable(claim.type);
     if (!type || !elementary(type.base)) return null;
-    const size = sizeFrom(type, block.startBit, frame);
-    values.set('', { key: '', name: claim.name, type, offset: 0, bit: block.startBit, size });
+    values.set('', blockValue(block, claim.name, type));
   }
   return values;
 }
 
-function beyondEnd(left: Side, right: Side, values: Map<string, Value>, result: ItemComparison, side: Side): void {
+/** A value with the position at which it begins, counted from the block's origin. */
+function valueAt(block: Block, key: string, name: string, type: TypeRef, { bits, bit }: Offset): Value {
+  const { chain, located, origin } = block;
+  const { frame, first } = chain;
+  const payload = located.linear + block.lengthBits - block.payloadBits;
+  const unit = numberingUnit(frame);
+  if (bit !== undefined) {
+    const offset = bits + Math.floor(payload / unit) * unit - origin;
+    return { key, name, type, offset, bit, size: sizeIn(block, type, bit) };
+  }
+  // A BOOL so many bits into a block of single bits, or into a word, is the bit with that number.
+  if (type.base === 'BOOL' && unit > 1 && (block.single || bits % 8 !== 0)) {
+    return { key, name, type, ...bitWithNumber(frame, first + bits), size: sizeIn(block, type, undefined) };
+  }
+  return { key, name, type, offset: bits + payload - origin, size: sizeIn(block, type, undefined) };
+}
+
+function blockValue(block: Block, name: string, type: TypeRef): Value {
+  const { frame, start, first } = block.chain;
+  const unit = numberingUnit(frame);
+  const base = { key: '', name, type, size: sizeIn(block, type, block.startBit) };
+  if (unit > 1 && block.startBit !== undefined) {
+    return { ...base, offset: Math.floor(start / unit) * unit, bit: block.startBit };
+  }
+  return block.single && unit > 1 && type.base === 'BOOL'
+    ? { ...base, ...bitWithNumber(frame, first) }
+    : { ...base, offset: start };
+}
+
+const sizeIn = (block: Block, type: TypeRef, bit: number | undefined): number =>
+  block.single && type.base === 'BOOL' ? type.count : sizeFrom(type, bit, block.chain.frame);
+
+function beyondEnd(
+  left: Side,
+  right: Side,
+  values: ReadonlyMap<string, Value>,
+  result: ItemComparison,
+  side: Side,
+): void {
   for (const value of values.values()) {
-    const beyond = value.offset + value.size - side.block!.payloadBits;
+    const beyond = bitsBeyond(side.block!, value);
     if (beyond > 0) {
       const pair = side === left ? { left, right } : { left: right, right: left };
       result.differences.push({ code: 'SIZ 3', value, beyond, ...pair });
@@ -99,24 +162,26 @@ function beyondEnd(left: Side, right: Side, values: Map<string, Value>, result: 
   }
 }
 
-/** The elements of a block without items that lie where an item of the other end lies. */
-function partOfBlock(whole: Value, item: Value): Value | null {
-  const element = whole.size / whole.type.count;
-  if (item.offset % element !== 0) return null;
-  const count = Math.max(1, Math.round(item.size / element));
-  if (item.offset + count * element > whole.size) return null;
-  return { ...whole, key: item.key, type: { ...whole.type, count }, offset: item.offset, size: count * element };
+/** Bits of a value that lie behind the end of its block, or before its start; 0 where all of it lies inside. */
+function bitsBeyond({ single, chain, payloadBits }: Block, value: Value): number {
+  if (!single) return value.offset + value.size - chain.start - payloadBits;
+  let beyond = 0;
+  for (const position of valuePositions(value, chain.frame)) {
+    const n = bitNumber(chain.frame, position) - chain.first;
+    beyond = Math.max(beyond, n + 1 - payloadBits, -n);
+  }
+  return beyond;
 }
 
 /** A register has no type of its own: it is compared by width, and of longer values its order is not known. */
 const isRegister = (type: TypeRef) => type.base === 'WORD';
 
-function compareValue(left: Side, right: Side, a: Value, b: Value, result: ItemComparison): void {
+export function compareValue(left: Side, right: Side, a: Value, b: Value, result: ItemComparison): void {
   const pair = { left, right, a, b };
   const { carries } = left.block!.chain;
   if (a.type.base !== b.type.base && differentTypes(pair, result, carries === 'values')) return;
-  const [headerA, headerB] = [textLayout(left.block!), textLayout(right.block!)];
-  if (a.type.base === 'STRING' && headerA !== headerB && carries !== 'values') {
+  const [headerA, headerB] = [textLayout(left.block!, a), textLayout(right.block!, b)];
+  if (elementary(a.type.base)?.family === 'text' && headerA !== headerB && carries !== 'values') {
     result.differences.push({ code: 'SIZ 6', how: 'header', ...pair });
     return;
   }
@@ -130,15 +195,17 @@ function compareValue(left: Side, right: Side, a: Value, b: Value, result: ItemC
     return;
   }
   if (carries === 'values') return;
-  if (left.block!.payloadBits < a.offset + a.size || right.block!.payloadBits < b.offset + b.size) return;
   const fault = chainFault(left.block!, right.block!, a, b);
   if (!fault) return;
+  // Of a value that its lane cuts off, only that it lies elsewhere is a cause of its own.
+  if (fault !== 'offset' && (bitsBeyond(left.block!, a) > 0 || bitsBeyond(right.block!, b) > 0)) return;
   if (fault === 'offset') result.differences.push({ code: 'TYP 9', how: 'moved', ...pair });
   else result.differences.push({ code: CODE_OF_BLAME[fault], blame: fault, ...pair });
 }
 
 /** How a text lies before and in its characters. */
-const textLayout = ({ chain }: Block): string => `${chain.frame.layout.stringHeader}, ${chain.frame.layout.characters}`;
+const textLayout = ({ chain: { frame } }: Block, { type }: Value): string =>
+  `${frame.layout.stringHeader}, ${characterBits(type, frame.layout)}`;
 
 const CODE_OF_BLAME = {
   'byte order': 'TYP 3',
@@ -171,7 +238,8 @@ function differentTypes(
     }
     return true;
   }
-  const blocks = (typeA.family === 'real') !== (typeB.family === 'real');
+  // A real is no whole number; and of texts, the one has characters of 8 bits and the other of 16.
+  const blocks = typeA.family === 'text' || (typeA.family === 'real') !== (typeB.family === 'real');
   result.differences.push({ code: 'TYP 2', blocks, ...pair });
   return blocks;
 }
@@ -221,6 +289,6 @@ function chainFault(left: Block, right: Block, a: Value, b: Value): Blame | null
 
 /** Bits of the payload after the value begins, as far as the remainder of a swap can reach into it. */
 function roomAfter(block: Block, value: Value): number {
-  const room = block.payloadBits - value.offset;
+  const room = block.payloadBits - value.offset + block.chain.start;
   return room < value.size + 64 ? room : -(block.payloadBits % 64) - 1;
 }

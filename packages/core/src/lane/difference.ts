@@ -7,7 +7,7 @@ export interface Value {
   key: string;
   name: string;
   type: TypeRef;
-  /** bits from the payload's start along the row */
+  /** bits along the row from the block's origin, see `Block` */
   offset: number;
   /** significance in its unit, where a bit was named */
   bit?: number;
@@ -30,7 +30,9 @@ interface ValuePair extends Pair {
 export type Difference =
   /** other slots of the coupler */
   | ({ code: 'DIR 7' } & Pair)
-  | ({ code: 'DIR 1'; direction: 'writes' | 'reads' | 'both' } & Pair)
+  | ({ code: 'DIR 1'; direction: 'writes' | 'reads' } & Pair)
+  /** left says both; right has the only other direction there is */
+  | ({ code: 'DIR 1'; direction: 'both'; never: 'writes' | 'reads' } & Pair)
   | ({ code: 'SIZ 1' } & Pair)
   | ({ code: 'SIZ 2' } & ValuePair)
   | ({ code: 'SIZ 6'; how: 'capacity' | 'header' } & ValuePair)
@@ -42,6 +44,7 @@ export type Difference =
   | ({ code: 'TYP 3' | 'TYP 4' | 'TYP 5' | 'TYP 6'; blame: Blame } & ValuePair)
   | ({ code: 'TYP 10'; how: 'one register' } & ValuePair)
   | ({ code: 'TYP 10'; how: 'overlaps'; value: Value; neighbour: Value } & Pair)
+  | ({ code: 'POS 9'; value: Value; neighbour: Value } & Pair)
   | ({ code: 'TYP 9'; how: 'missing' | 'extra'; value: Value } & Pair)
   | ({ code: 'TYP 9'; how: 'moved' } & ValuePair);
 
@@ -65,6 +68,7 @@ const WORDS: Partial<Record<DifferenceCode, string>> = {
   'TYP 5': 'register order',
   'TYP 6': 'packing',
   'TYP 10': 'registers',
+  'POS 9': 'overlaps',
 };
 
 /** Every value that does not arrive, by key, with the words for it. */

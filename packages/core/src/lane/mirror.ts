@@ -2,6 +2,7 @@ import { formatAddress, spanAddresses } from '../address/format-address.js';
 import { placeText } from '../tags/place-text.js';
 import { memoriesOf, memoryOf, type Memory } from '../address/memory.js';
 import { parseAddress } from '../address/parse-address.js';
+import type { Span } from '../address/resolve.js';
 import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { readable } from '../model/as-typed.js';
@@ -12,6 +13,7 @@ import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Direction } from '../model/words.js';
 import { nextFree } from './occupancy.js';
+import { isOwnIo } from './own-io.js';
 import { namesOtherPlace } from './sheet.js';
 import { blockOf } from './side.js';
 import { readToldPlace } from './told-place.js';
@@ -91,43 +93,52 @@ function addressOf(reader: Reader, claim: Claim): string | null {
   return memory ? placeText(reader, place) : null;
 }
 
-/** Room at one end, one lane after the other, in the area of its first lane or else its first memory. */
+/** Room at one end, one lane after the other. */
 class FreePlaces {
-  private readonly memory: Memory | null;
-  private readonly taken: { start: number; end: number }[] = [];
+  private readonly taken = new Map<string, Span[]>();
 
   constructor(
     private readonly reader: Reader,
     private readonly end: End,
-  ) {
-    const area = this.areaInUse();
-    const all = memoriesOf(reader, end.station).filter((m) => m.views.length > 0);
-    this.memory = all.find((m) => m.area.id === area) ?? all.find((m) => m.area.kind === 'memory') ?? all[0] ?? null;
-    if (this.memory) {
-      for (const use of usesBeside(reader, this.memory.area.id, new Set())) this.taken.push(...use.spans);
-    }
-  }
+  ) {}
 
   take(claim: Claim, exchange: Exchange): Place | null {
-    const { memory } = this;
-    const start = memory && nextFree(memory.area, this.taken);
-    if (!memory || start === null) return null;
+    const memory = this.memoryFor(claim, exchange);
+    if (!memory) return null;
+    const taken =
+      this.taken.get(memory.area.id) ?? usesBeside(this.reader, memory.area.id, new Set()).flatMap((u) => u.spans);
+    const start = nextFree(memory.area, taken);
+    if (start === null) return null;
     const { first } = spanAddresses(memory, { start, end: start + memory.wordBits });
     const read = parseAddress(first, [memory]);
     if (!read.ok) return null;
     const block = blockOf(this.reader, { ...claim, place: read.value }, this.end, exchange);
     const last = block?.spans.at(-1)?.end;
     if (!block || last === undefined || last > memory.bits) return null;
-    this.taken.push(...block.spans);
+    this.taken.set(memory.area.id, [...taken, ...block.spans]);
     return read.value;
   }
 
-  private areaInUse(): string | null {
-    for (const lane of childrenOf(this.reader, 'lane', this.end.exchange)) {
-      const claim = childrenOf(this.reader, 'claim', lane.id).find((c) => c.end === this.end.id);
-      const place = readable(claim?.place);
-      if (place) return place.area;
-    }
-    return null;
+  /**
+   * The area of the end's first lane in the same direction, else of its first lane, else its first memory. Where the
+   * exchange is the station's own I/O, an image of that direction comes first: what arrives is an input.
+   */
+  private memoryFor(claim: Claim, exchange: Exchange): Memory | null {
+    const all = memoriesOf(this.reader, this.end.station).filter((m) => m.views.length > 0);
+    const image = claim.direction === 'writes' ? 'output image' : 'input image';
+    const suits = (m: Memory | undefined): m is Memory =>
+      m !== undefined && (!isOwnIo(exchange) || m.area.kind === image || !m.area.kind.endsWith('image'));
+    const used = this.areasInUse(claim).map((id) => all.find((m) => m.area.id === id));
+    const first = isOwnIo(exchange) ? all.find((m) => m.area.kind === image) : undefined;
+    const memory = all.find((m) => m.area.kind === 'memory');
+    return used.find(suits) ?? first ?? memory ?? all.find((m) => suits(m)) ?? null;
+  }
+
+  private areasInUse({ direction }: Claim): string[] {
+    const claims = childrenOf(this.reader, 'lane', this.end.exchange).flatMap(
+      (lane) => childrenOf(this.reader, 'claim', lane.id).find((c) => c.end === this.end.id) ?? [],
+    );
+    const alike = claims.filter((c) => c.direction === direction);
+    return [...alike, ...claims].flatMap((c) => readable(c.place)?.area ?? []);
   }
 }

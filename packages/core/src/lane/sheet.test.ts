@@ -23,6 +23,17 @@ test('each end stands in its own notation; the calling end has the other’s pla
   expect(lane!.right!.told).toBeUndefined();
 });
 
+test('a place that was told stands there whatever the protocol, since it is compared', () => {
+  const free = { name: 'frames', carries: 'bytes', places: 'free', tcpPort: null, unitTold: false };
+  const facts = [
+    ['exchange', 'x', 'protocol', 'other'],
+    ['exchange', 'x', 'facts', free],
+  ] as const;
+  const told = edited(twoStations(), ...facts, ['claim', 'ca', 'toldPlace', 'b300']);
+  expect(rows(told)[0]!.left!.told).toEqual({ text: 'b300' });
+  expect(rows(edited(told, ['claim', 'ca', 'toldPlace', null]))[0]!.left!.told).toBeUndefined();
+});
+
 test('what could not be read stands as it was typed, marked', () => {
   const [lane] = rows(edited(twoStations(), ['claim', 'ca', 'place', { typed: '%MZ5' }]));
   expect(lane!.left!.address).toEqual({ text: '%MZ5', unread: true });

@@ -1,13 +1,18 @@
 import { formatRange } from '../address/format-address.js';
 import { lengthBits } from '../address/length.js';
 import { layoutFor, memoryOf, type Memory } from '../address/memory.js';
-import { bitOf, locate, spansOf, type Located, type Span } from '../address/resolve.js';
-import type { Frame } from '../data/layout.js';
+import { placeInUnit } from '../address/bit-in-unit.js';
+import { areaBit } from '../address/linear.js';
+import { bitOf, joined, locate, spansOf, type Located, type Span } from '../address/resolve.js';
+import { bitNumber, bitPosition } from '../data/bit-order.js';
+import { numberingUnit, type Frame } from '../data/layout.js';
 import type { ChainSide } from '../data/chain.js';
 import { isTyped, readable } from '../model/as-typed.js';
 import type { Claim, Place } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
+import type { Carried } from '../model/words.js';
+import type { FullLayout } from '../model/layout-defaults.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import { realPlace } from '../tags/tag-place.js';
@@ -20,6 +25,10 @@ export interface Block {
   memory: Memory;
   place: Place;
   located: Located;
+  /** linear index along the row from which positions of the payload's values are counted: a whole unit */
+  origin: number;
+  /** so many single bits, which travel one by one */
+  single: boolean;
   /** header included */
   lengthBits: number;
   /** what is left of the length after the header: what travels */
@@ -28,6 +37,8 @@ export interface Block {
   /** significance of the bit at which it begins, where a bit was named */
   startBit: number | undefined;
   chain: ChainSide;
+  /** how the protocol carries blocks as a rule, which single bits of a register are no exception from */
+  usual: Carried;
   /** equal texts: equal frame and swap, so that values between them need no chain to be worked out */
   frameKey: string;
 }
@@ -69,41 +80,113 @@ export function blockOf(reader: Reader, claim: Claim, end: End, exchange: Exchan
     return known.block;
   const layout = layoutFor(memory, claim.layout);
   const located = locate(memory, place, layout);
-  let block: Block | null = null;
-  if (located) {
-    const bits = lengthBits(length);
-    const { unit, wordBits, highFirst, fromBottom } = located.row;
-    const payloadBits = Math.max(0, bits - (claim.header ?? 0));
-    const frame: Frame = { unit, wordBits, highFirst, layout, fromBottom };
-    const carries = protocolOf(exchange).carries(exchange.transfer);
-    const swap = claim.swap ?? end.swap;
-    block = {
-      memory,
-      place,
-      located,
-      lengthBits: bits,
-      payloadBits,
-      spans: spansOf(located.row, located.linear, bits),
-      startBit: bitOf(located, place),
-      chain: { frame, swap, carries, payloadBits },
-      frameKey: [
-        unit,
-        wordBits,
-        highFirst,
-        layout.registerOrder,
-        layout.boolPacking,
-        layout.boolNumbering,
-        layout.stringHeader,
-        layout.characters,
-        unit === 1 && !fromBottom,
-        carries,
-        swap,
-      ].join(),
-    };
-  }
+  const block = located && blockAt(memory, place, located, claim, lengthBits(length), layout, end, exchange);
   blocks.set(claim, { memory, end, exchange, block });
   return block;
 }
+
+function blockAt(
+  memory: Memory,
+  place: Place,
+  located: Located,
+  claim: Claim,
+  bits: number,
+  ownLayout: FullLayout,
+  end: End,
+  exchange: Exchange,
+): Block {
+  const { unit, wordBits, highFirst, fromBottom } = located.row;
+  const header = Math.min(bits, claim.header ?? 0);
+  const payloadBits = bits - header;
+  const carries = protocolOf(exchange).carries(exchange.transfer);
+  const inUnit = unit === 1 ? 1 : Math.min(unit, wordBits);
+  // Where bits travel or are counted, half a word is its first bits; where bytes or words are, a byte is one of two.
+  const inBits = carries === 'bits' || readable(claim.length)?.unit === 1;
+  const part = unit === 1 ? wordBits : inBits ? inUnit : 8;
+  const single = (unit > 1 || carries !== 'bits') && isSingle(place, part, located.linear, header, payloadBits, unit);
+  // What lies bit by bit is packed one BOOL a bit, whatever whole words are packed like.
+  const layout = single && unit > 1 ? { ...ownLayout, boolPacking: 'bit' as const } : ownLayout;
+  const frame: Frame = { unit, wordBits, highFirst, layout, fromBottom };
+  const payload = located.linear + header;
+  const whole = Math.max(inUnit, carries === 'words' ? (wordBits === 8 ? 8 : wordBits) : 8, unit === 1 ? wordBits : 0);
+  const origin = Math.floor(payload / whole) * whole;
+  const named = place.bit === undefined ? located.linear - origin : bitNumber(frame, located.linear - origin);
+  const first = single ? named + header : payload - origin;
+  const start = single ? bitPosition(frame, first) : payload - origin;
+  const startBit = bitOf(located, place);
+  const chain: ChainSide = { frame, swap: claim.swap ?? end.swap, carries, payloadBits, start, first, counted: false };
+  return {
+    memory,
+    place,
+    located,
+    origin,
+    single,
+    lengthBits: bits,
+    payloadBits,
+    spans:
+      single && unit > 1
+        ? countedSpans(located, frame, origin, named, bits)
+        : spansOf(located.row, located.linear, bits),
+    startBit: single && startBit !== undefined ? significanceAt(frame, start) : startBit,
+    chain,
+    usual: carries,
+    frameKey: frameKey(chain),
+  };
+}
+
+/**
+ * Whether a block is so many single bits: it begins at a named bit or inside a unit, or does not end with a whole byte.
+ * Such bits travel one by one.
+ */
+function isSingle(place: Place, part: number, linear: number, header: number, payload: number, unit: number): boolean {
+  if (unit > 1) return place.bit !== undefined || header % part !== 0 || payload % part !== 0;
+  return (linear + header) % part !== 0 || payload % part !== 0;
+}
+
+/** The bits of the area that a block of single bits takes. */
+function countedSpans(located: Located, frame: Frame, origin: number, first: number, bits: number): Span[] {
+  const at = Array.from({ length: bits }, (_, n) => areaBit(located.row, origin + bitPosition(frame, first + n)));
+  return joined(at.map((bit) => ({ start: bit, end: bit + 1 })));
+}
+
+const significanceAt = (frame: Frame, position: number): number => {
+  const unit = numberingUnit(frame);
+  return placeInUnit(frame, unit, position % unit);
+};
+
+/** Equal texts: equal frame, swap and way to travel. */
+const frameKey = ({ frame, carries, swap, start, first, counted }: ChainSide): string =>
+  [
+    frame.unit,
+    frame.wordBits,
+    frame.highFirst,
+    frame.layout.registerOrder,
+    frame.layout.boolPacking,
+    frame.layout.boolNumbering,
+    frame.layout.stringHeader,
+    frame.layout.characters,
+    frame.unit === 1 && !frame.fromBottom,
+    carries,
+    swap,
+    start,
+    first,
+    counted,
+  ].join();
+
+/** The block as it travels in its lane: other than the protocol's usual way, and with or without the end's swap. */
+export function travelling(block: Block, as: Pick<ChainSide, 'carries' | 'counted' | 'swap'>): Block {
+  const { chain } = block;
+  if (chain.carries === as.carries && chain.counted === as.counted && chain.swap === as.swap) return block;
+  const known = variants.get(block) ?? variants.set(block, new Map()).get(block)!;
+  const key = `${as.carries},${as.counted},${as.swap}`;
+  let made = known.get(key);
+  if (!made) {
+    const next = { ...chain, ...as };
+    known.set(key, (made = { ...block, chain: next, frameKey: frameKey(next) }));
+  }
+  return made;
+}
+const variants = new WeakMap<Block, Map<string, Block>>();
 
 /** A claim with its end, station and block; null where end or station are gone. */
 export function sideOf(reader: Reader, claim: Claim, exchange: Exchange): Side | null {
@@ -126,16 +209,6 @@ export function sideOf(reader: Reader, claim: Claim, exchange: Exchange): Side |
   const block = blockOf(reader, claim, end, exchange);
   if (!block && readable(place) && readable(claim.length)) unread.push('place');
   return { claim, end, station, block, missing, unread };
-}
-
-/**
- * Whether the payload begins inside a unit of what the protocol carries, so that which carried word or byte a value is in
- * is not known.
- */
-export function startsInside(block: Block): boolean {
-  const { carries, frame } = block.chain;
-  const unit = carries === 'words' ? (frame.wordBits === 8 ? 8 : frame.wordBits) : carries === 'bytes' ? 8 : 1;
-  return (block.located.linear + block.lengthBits - block.payloadBits) % unit !== 0;
 }
 
 /** `%MW324–%MW329` of a side, in its own notation. */

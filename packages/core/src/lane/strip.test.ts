@@ -1,7 +1,7 @@
 import { CheckEngine } from '../check/engine.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
-import { edited, without } from '../testing/two-stations.testing.js';
+import { edited, twoStations, without } from '../testing/two-stations.testing.js';
 import { stripOf } from './strip.js';
 
 const stripIn = (project: Project, area: string) => stripOf(project, area, new CheckEngine(project).usesIn(area))!;
@@ -41,4 +41,16 @@ test('what is drawn reaches from before the first to after the last that is used
   expect(used.to).toBeGreaterThan(324);
   const project = edited(without(smallPlant(), 'copy', 'copy1'), ['claim', 'cb3', 'place', null]);
   expect(stripIn(project, 'areac')).toMatchObject({ from: 0, to: 400, parts: [], nextFree: 'b0' });
+});
+
+test('bytes of words kept high byte first are drawn in the order of their addresses, not exchanged', () => {
+  const base = twoStations();
+  const project = edited(
+    base,
+    ['area', 'areab', 'views', { b: { order: 1, name: 'bytes', notation: 'byte offset', unit: 8, first: 0 } }],
+    ['claim', 'cb', 'place', { area: 'areab', view: 'b', number: 40 }],
+    ['claim', 'cb', 'length', { count: 1, unit: 8 }],
+  );
+  const uses = new CheckEngine(project).usesIn('areab');
+  expect(stripOf(project, 'areab', uses)!.parts.map(({ from, to }) => [from, to])).toEqual([[40, 41]]);
 });

@@ -1,7 +1,8 @@
 import { formatSpan } from '../address/format-address.js';
 import { unitWords } from '../address/length.js';
 import { memoryOf, type Memory } from '../address/memory.js';
-import type { Span } from '../address/resolve.js';
+import { rowOf } from '../address/linear.js';
+import { spansOf, type Span } from '../address/resolve.js';
 import type { Cell } from '../check/finding.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
@@ -43,26 +44,31 @@ export function stripOf(reader: Reader, areaId: string, uses: readonly Use[]): S
   const memory = memoryOf(reader, areaId);
   const view = memory?.views[0]?.[1];
   if (!memory || !view) return null;
-  const number = (bit: number) => view.first + bit / view.unit;
+  const row = { ...rowOf(view, memory.wordBits, memory.layout), base: 0 };
+  // Drawn is the order of the addresses: bytes of a word kept high byte first stand the other way round than its bits.
+  const along = ({ start, end }: Span): Extent[] =>
+    spansOf(row, start - (view.base ?? 0), end - start).map((run) => ({
+      from: view.first + run.start / view.unit,
+      to: view.first + run.end / view.unit,
+    }));
   const parts = [
-    ...uses.flatMap((use) => useParts(reader, memory, use, number)),
-    ...entriesInOrder(memory.area.reservations).map(([id, r]): StripPart => {
+    ...uses.flatMap((use) => useParts(reader, memory, use, along)),
+    ...entriesInOrder(memory.area.reservations).flatMap(([id, r]): StripPart[] => {
       const span = { start: r.start, end: r.start + r.length };
-      return {
-        from: number(span.start),
-        to: number(span.end),
+      return along(span).map((extent) => ({
+        ...extent,
         side: 'reserved',
         group: r.owner || 'reserved',
         detail: `${formatSpan(memory, span)}, reserved for ${r.owner || 'something else'}${r.reason ? `: ${r.reason}` : ''}`,
         cell: { kind: 'area', id: areaId, path: ['reservations', id, 'owner'] },
-      };
+      }));
     }),
   ].sort((a, b) => a.from - b.from || a.to - b.to);
   const free = nextFree(
     memory.area,
     uses.flatMap((u) => u.spans),
   );
-  const size = number(memory.bits);
+  const size = view.first + memory.bits / view.unit;
   const [low, high] = [Math.min(size, ...parts.map((p) => p.from)), Math.max(view.first, ...parts.map((p) => p.to))];
   const room = Math.max(8, Math.ceil((high - low) / 12));
   return {
@@ -78,20 +84,23 @@ export function stripOf(reader: Reader, areaId: string, uses: readonly Use[]): S
   };
 }
 
-function useParts(reader: Reader, memory: Memory, use: Use, number: (bit: number) => number): StripPart[] {
+type Extent = Pick<StripPart, 'from' | 'to'>;
+
+function useParts(reader: Reader, memory: Memory, use: Use, along: (span: Span) => Extent[]): StripPart[] {
   const user = userOf(reader, use);
   if (!user) return [];
   const name = user.group.endsWith(user.name) ? user.group : `${user.group}, ${user.name}`;
   const sides = [use.puts && 'in', use.takes && 'out'].filter((s): s is 'in' | 'out' => s !== false);
   return sides.flatMap((side) =>
-    use.spans.map((span: Span): StripPart => ({
-      from: number(span.start),
-      to: number(span.end),
-      side,
-      group: user.group,
-      detail: `${formatSpan(memory, span)}, ${name}: ${side === 'in' ? 'puts data in' : 'takes data out'}`,
-      cell: user.cell,
-    })),
+    use.spans.flatMap((span: Span) =>
+      along(span).map((extent): StripPart => ({
+        ...extent,
+        side,
+        group: user.group,
+        detail: `${formatSpan(memory, span)}, ${name}: ${side === 'in' ? 'puts data in' : 'takes data out'}`,
+        cell: user.cell,
+      })),
+    ),
   );
 }
 

@@ -1,8 +1,13 @@
 import type { Read } from '../address/result.js';
 import { locate, type Located } from '../address/resolve.js';
 import { areaBit, linearBit } from '../address/linear.js';
+import { bitNumber, bitPosition } from '../data/bit-order.js';
+import type { Frame } from '../data/layout.js';
 import type { Claim, Place } from '../model/claim.js';
+import type { Exchange } from '../model/exchange.js';
+import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
+import { bindingOf, placesOf } from './places-of.js';
 import { readPlace } from '../tags/read-place.js';
 import { placeOf, realPlace } from '../tags/tag-place.js';
 import type { DifferenceOf } from './difference.js';
@@ -16,7 +21,7 @@ export function readToldPlace(reader: Reader, text: string, station: string, sai
   return readPlace(reader, station, text, said && placeOf(reader, said)?.area);
 }
 
-/** Where a told place lies in the block's area, beside where the block begins: both along the row of the told view. */
+/** Where a told place lies in the block's area, beside where the block begins: both along the row of the told view, bits of a unit in the order in which they are counted. */
 export interface ToldBeside {
   located: Located;
   told: number;
@@ -33,21 +38,44 @@ function placeBeside(place: Place, block: Block): ToldBeside | null {
   if (place.area !== block.place.area) return null;
   const located = locate(block.memory, place);
   if (!located) return null;
-  return { located, told: located.linear, true: linearBit(located.row, firstBit(block)) };
+  const frame: Frame = { ...located.row, layout: located.layout };
+  const first = linearBit(located.row, firstBit(block));
+  return {
+    located,
+    told: place.bit === undefined ? located.linear : bitNumber(frame, located.linear),
+    true: block.single ? bitNumber(frame, first) : first,
+  };
 }
 
-const firstBit = ({ located }: Block): number => areaBit(located.row, located.linear);
+/** The first bit that the block takes, header included. */
+function firstBit({ located, single, origin, chain, lengthBits, payloadBits }: Block): number {
+  const position = single
+    ? origin + bitPosition(chain.frame, chain.first - (lengthBits - payloadBits))
+    : located.linear;
+  return areaBit(located.row, position);
+}
 
 /**
- * In a request the calling end names the other's place. Compared are the first bits: lengths have a rule of their own.
- * Null where this end does not call, or where told and true are the same place.
+ * Whether an end says where the other's data is: a caller has to where the protocol names places; what somebody typed
+ * is compared under every protocol, unless it is a name or a text that is looked up (`namedTag`).
+ */
+export function tellsPlace(exchange: Exchange, lane: Pick<Lane, 'binding'>, { end, claim }: Side): boolean {
+  const binding = bindingOf(exchange, lane);
+  if (binding === 'by name' || binding === 'by item text') return false;
+  if (placesOf(exchange, lane) === 'named' && end.calling === 'calls') return true;
+  return (claim.toldPlace ?? '').trim() !== '';
+}
+
+/**
+ * The place of the other that one end names, beside where the other says that it is. Compared are the first bits: lengths
+ * have a rule of their own. Null where both are the same place.
  */
 export function toldDifference(
   reader: Reader,
   caller: Side,
   other: Side,
 ): DifferenceOf<'POS 1'> | 'not told' | 'unread' | null {
-  if (caller.end.calling !== 'calls' || !other.block || !caller.block) return null;
+  if (!other.block || !caller.block) return null;
   const typed = caller.claim.toldPlace?.trim() ?? '';
   if (typed === '') return 'not told';
   const place = readToldPlace(reader, typed, other.station.id, other.claim);

@@ -24,8 +24,8 @@ export function useOf(side: Side): Use | null {
 }
 
 /** A bit of a register is set by writing the register: all its bits are written. Views of single bits write just those. */
-const wordsAreWritten = ({ chain, located, lengthBits: bits, spans, memory }: Block): boolean =>
-  chain.carries === 'words' &&
+const wordsAreWritten = ({ usual, located, lengthBits: bits, spans, memory }: Block): boolean =>
+  usual === 'words' &&
   located.row.unit >= 16 &&
   (bits % memory.wordBits !== 0 || spans.some((span) => span.start % memory.wordBits !== 0));
 

@@ -1,6 +1,8 @@
 import { lengthBits } from '../address/length.js';
 import type { Finding } from '../check/finding.js';
-import { follow, type Hop } from '../follow/follow.js';
+import { composed } from '../follow/composed.js';
+import { follow } from '../follow/follow.js';
+import { waysThrough } from '../follow/ways-through.js';
 import { laneName, worse, type Verdict } from '../lane/compare.js';
 import { readable } from '../model/as-typed.js';
 import { inOrder } from '../model/order.js';
@@ -9,7 +11,8 @@ import { blockedExchanges, matrixOf, type Matrix, type MatrixCell } from './matr
 
 /**
  * Who sends what to whom in the end: from stations where data begins, through couplers, gateways and copies, to those from
- * which nothing goes on. A cell has the lanes of its ways, with the worst of their verdicts.
+ * which nothing goes on. A cell has the lanes of its ways, and the worst verdict of a whole way: all hops composed, of which
+ * only the identity agrees.
  */
 export function endToEndMatrix(
   project: Project,
@@ -34,10 +37,11 @@ export function endToEndMatrix(
       const fresh = { source: start.station, sink: last.station, bits: 0, lanes: [], verdict: 'agreed', heldUp: false };
       if (!cell) cells.set(key, (cell = fresh as MatrixCell));
       cell.bits += length ? lengthBits(length) : 0;
+      const { verdict: whole, why } = composed(project, way);
+      if (worse(cell.verdict, whole) !== cell.verdict) Object.assign(cell, { verdict: whole, why });
       for (const id of new Set(way.flatMap((hop) => hop.lane ?? []))) {
         const lane = project.get('lane', id)!;
         const verdict = verdictOf(id) ?? 'unchecked';
-        cell.verdict = worse(cell.verdict, verdict);
         cell.heldUp ||= blocked.has(lane.exchange);
         if (cell.lanes.some((known) => known.lane === id)) continue;
         cell.lanes.push({ lane: id, name: laneName(project, lane), exchange: lane.exchange, verdict });
@@ -46,19 +50,3 @@ export function endToEndMatrix(
   }
   return matrixOf(project, cells.values());
 }
-
-/** From the first hop to each from which nothing goes on: the hops in between, each one deeper or at the same station. */
-function waysThrough(hops: readonly Hop[]): Hop[][] {
-  const ways: Hop[][] = [];
-  const way: Hop[] = [];
-  hops.forEach((hop, i) => {
-    while (way.length > 0 && !leadsTo(way.at(-1)!, hop)) way.pop();
-    way.push(hop);
-    const next = hops[i + 1];
-    if (!next || !leadsTo(hop, next)) ways.push([...way]);
-  });
-  return ways.filter((one) => one.length > 1);
-}
-
-const leadsTo = (from: Hop, to: Hop): boolean =>
-  to.depth > from.depth || (to.depth === from.depth && to.station === from.station && to.lane !== from.lane);

@@ -22,8 +22,10 @@ export interface MatrixCell {
   /** that the source takes out, header included */
   bits: number;
   lanes: MatrixLane[];
-  /** the worst of its lanes */
+  /** the worst of its lanes, or of its ways from end to end */
   verdict: Verdict;
+  /** of a way from end to end: what does not arrive, or why that is not known */
+  why?: string;
   /** its lanes agree, and a Blocker elsewhere keeps them from working */
   heldUp: boolean;
 }

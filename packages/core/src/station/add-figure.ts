@@ -14,6 +14,7 @@ import {
 import { PROTOCOLS } from '../protocol/catalogue.js';
 import { CALLING, NETWORK_KINDS } from '../model/words.js';
 import { orderAfter } from '../model/order.js';
+import { partTwice } from '../text/template.js';
 import { BLOCK_FORM, readBlock } from './block-text.js';
 import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
 import { protocolNamed } from './protocol-named.js';
@@ -69,6 +70,8 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
     const order = orderAfter(Object.values(profile.blocks ?? {}));
     return into('blocks', newId, { order, name: takes[1]!.trim(), ...facts, members: {}, source: '' });
   }
+  const twice = /^(?:points|items|rows) /i.test(text) ? partTwice(text) : null;
+  if (twice) return refused({ found: `${twice} stands twice in “${text}”`, expected: 'each part stands in it once' });
   const points = /^points (.*\{channel\}.*)$/i.exec(text);
   if (points) return put(['pointText'], { text: points[1]!.trim(), source: '' });
   const items = /^items (.*\{tag\}.*)$/i.exec(text);

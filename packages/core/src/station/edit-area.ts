@@ -38,7 +38,12 @@ export function editArea(area: Area, column: AreaColumn, text: string): FieldEdi
       return changed(set('area', area, ['lastWord'], clean || undefined));
     case 'kind': {
       const kind = parseWord(clean, AREA_KINDS, 'kind of area');
-      return kind.ok ? changed(set('area', area, ['kind'], kind.value)) : refused(kind);
+      if (!kind.ok) return refused(kind);
+      const changes = [set('area', area, ['kind'], kind.value)];
+      // A gateway's memory has no program behind it: what was only assumed of a new area goes.
+      const assumed = area.writers.length === 1 && area.writers[0] === 'program';
+      if (kind.value === 'gateway memory' && assumed) changes.push(set('area', area, ['writers'], []));
+      return changed(...changes);
     }
     case 'wordBits': {
       const bits = parseWord(clean.replace(/\s*bits?$/, ''), WORD_BITS, 'number of bits a word');

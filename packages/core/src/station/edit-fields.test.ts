@@ -285,6 +285,8 @@ describe('a rack, a module and what a controller says of it', () => {
     expect(landing('role', 'lis')).toMatchObject({ role: 'listener' });
     expect(landing('role', 'guest')).toContain('“guest” is no role');
     expect(landing('slot', '')).toMatchObject({ slot: null });
+    expect(landing('slot', '1001')).toContain('1001');
+    expect(landing('slot', '1000')).toMatchObject({ slot: 1000 });
     expect(landing('outputs', 'two')).toContain('“two” is not a whole number; a size in bytes');
     expect(landing('outputsAt', 'a710')).toMatchObject({ outputsAt: { area: 'areaa', view: 'va', number: 710 } });
     expect(landing('outputsAt', ' somewhere ')).toMatchObject({ outputsAt: { typed: 'somewhere' } });

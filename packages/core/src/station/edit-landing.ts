@@ -20,11 +20,15 @@ export function editLanding(project: Project, landing: Landing, column: LandingC
       const role = parseWord(clean, LANDING_ROLES, 'role');
       return role.ok ? put(role.value) : refused(role);
     }
-    case 'slot':
+    case 'slot': {
+      if (clean === '') return put(null);
+      const slot = parseWhole(clean, 0, 1000, 'a slot');
+      return slot.ok ? put(slot.value) : refused(slot);
+    }
     case 'inputs':
     case 'outputs': {
       if (clean === '') return put(null);
-      const number = parseWhole(clean, 0, 100_000, column === 'slot' ? 'a slot' : 'a size in bytes');
+      const number = parseWhole(clean, 0, 100_000, 'a size in bytes');
       return number.ok ? put(number.value) : refused(number);
     }
     case 'inputsAt':

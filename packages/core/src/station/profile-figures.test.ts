@@ -84,3 +84,12 @@ test('a block that a type takes of its memory: added, its parts typed, never sho
   typed(editProfile(own(), 'blocks.card', 'value', ''));
   expect(own().blocks).toEqual({});
 });
+
+test('each part of a text template stands in it once', () => {
+  expect(addFigure(profile(), 'points {station}{station}.{channel}', 'f').problem).toBe(
+    '{station} stands twice in “points {station}{station}.{channel}”; each part stands in it once',
+  );
+  const project = after(addFigure(profile(), 'points {station}.{channel}', 'f'));
+  const own = project.get('profile', 'pa')!;
+  expect(editProfile(own, 'pointText', 'value', '{slot}/{slot}').problem).toContain('{slot} stands twice in');
+});

@@ -7,6 +7,7 @@ import { readRouteForm } from '../route/route-form.js';
 import { routeSample } from '../route/route-text.js';
 import { BLOCK_FORM, blockText, readBlock } from './block-text.js';
 import { readForward, readRadioBlock, readSizes, readSpeech } from './add-figure.js';
+import { partTwice } from '../text/template.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
 
 /** One thing that a profile says, with where it comes from. */
@@ -207,8 +208,13 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
     }
     case 'pointText':
     case 'itemText':
-    case 'stationText':
-      return clean === '' ? to([head], null) : to([head, 'text'], clean);
+    case 'stationText': {
+      if (clean === '') return to([head], null);
+      const twice = partTwice(clean);
+      if (twice)
+        return refused({ found: `${twice} stands twice in “${clean}”`, expected: 'each part stands in it once' });
+      return to([head, 'text'], clean);
+    }
     case 'sizes': {
       if (clean === '') return to(path, undefined);
       const bytes = readSizes(clean);

@@ -2,12 +2,13 @@ import type { Read } from '../address/result.js';
 import { counted, parseType } from '../data/types.js';
 import type { TypeRef } from '../model/claim.js';
 import type { Project } from '../model/project.js';
+import { squeezed } from '../text/squeezed.js';
 
 const NAMED = /^([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/;
 
 /** A text as an elementary type, or as the name of one of the project's structures, either with a count for an array. */
 export function readType(project: Project, text: string): Read<TypeRef> {
-  const match = NAMED.exec(text.trim());
+  const match = NAMED.exec(squeezed(text));
   const name = match?.[1]?.trim().toLowerCase();
   const structure = name && [...project.all('structure')].find((s) => s.name.toLowerCase() === name);
   if (!match || !structure) return parseType(text);

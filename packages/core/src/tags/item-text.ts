@@ -1,9 +1,11 @@
 import { read, unread, type Read } from '../address/result.js';
+import { elementNamed, subscriptOf } from '../data/types.js';
 import { readable } from '../model/as-typed.js';
 import { IN_TAG, type Place } from '../model/claim.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
+import { fillTemplate, isDigit, matchTemplate, readTemplate } from '../text/template.js';
 import { caseMattersBetween, tagNamed, tagsOf } from './tag-place.js';
 
 /** What an item text names. */
@@ -23,33 +25,28 @@ export function itemTemplate(reader: Reader, station: Station): string {
   return profile?.itemText?.text || ASSUMED_ITEM_TEXT;
 }
 
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
+const PARTS = ['group', 'tag', 'element'] as const;
+const NAME = { holds: () => true, takes: 'few' } as const;
+const FORMS = { group: NAME, tag: NAME, element: { holds: isDigit, takes: 'many' } } as const;
+const MOST_ELEMENT_DIGITS = 7;
 
 /** What stands around the element, with it: `[{element}]`. Left out where a text names none. */
 const ELEMENT = /[^\w{}]?\{element\}[^\w{}]?/;
 
 /** Parts as the template writes them: `Plant.RoomStates[3]`. */
 export function formatItemText(template: string, { group, tag, element }: ItemParts): string {
-  const whole = element === null ? template.replace(ELEMENT, '') : template.replace('{element}', String(element));
-  return whole.replace('{group}', group).replace('{tag}', tag);
+  const whole = element === null ? template.replace(ELEMENT, '') : template;
+  return fillTemplate(readTemplate(whole, PARTS), { group, tag, element: String(element) });
 }
 
 /** The inverse: which group, tag and element a text names. */
 export function parseItemText(template: string, text: string): Read<ItemParts> {
   const clean = text.trim();
   const expected = `a text is written ${template}, as in ${formatItemText(template, { group: 'Group', tag: 'Tag', element: 0 })}`;
-  const element = ELEMENT.exec(template)?.[0] ?? '';
-  const pattern = escaped(template)
-    .replace(
-      escaped(element),
-      element === '' ? '' : `(?:${escaped(element).replace('\\{element\\}', '(?<element>\\d{1,7})')})?`,
-    )
-    .replace('\\{group\\}', '(?<group>.+?)')
-    .replace('\\{tag\\}', '(?<tag>.+?)');
-  const match = new RegExp(`^${pattern}$`).exec(clean);
-  const { group, tag, element: number } = match?.groups ?? {};
-  if (!match || !tag) return unread(`“${clean}” is no item text`, expected);
-  return read({ group: group ?? '', tag, element: number === undefined ? null : Number(number) });
+  const reads = (form: string) => matchTemplate(readTemplate(form, PARTS), FORMS, clean);
+  const { group = '', tag, element } = reads(template) ?? reads(template.replace(ELEMENT, '')) ?? {};
+  if (!tag || (element?.length ?? 0) > MOST_ELEMENT_DIGITS) return unread(`“${clean}” is no item text`, expected);
+  return read({ group, tag, element: element === undefined ? null : Number(element) });
 }
 
 /** What is wrong with an item text: which part, and what there is in its place. */
@@ -102,9 +99,11 @@ export function judgeItemText(
       tagsOf(reader, other).map((t) => t.name),
     );
   }
-  const last = (readable(tag.type)?.count ?? 1) - 1;
-  if (element !== null && element > last) {
-    return fault('element', `${tag.name} has no element ${element}`, `its last is ${last}`, [String(last)]);
+  const type = readable(tag.type) ?? { base: 'WORD', count: 1 };
+  const number = element === null ? 0 : elementNamed(type, String(element));
+  if (number === null) {
+    const last = subscriptOf(type, type.count - 1);
+    return fault('element', `${tag.name} has no element ${element}`, `its last is ${last}`, [last]);
   }
-  return { place: { area: tag.id, view: IN_TAG, number: element ?? 0 }, fault: null };
+  return { place: { area: tag.id, view: IN_TAG, number }, fault: null };
 }

@@ -19,7 +19,8 @@ export function placesAlong(reader: Reader, { place, type }: Pick<Tag, 'place' |
   if (base === 1 && first.bit !== undefined) {
     return (n) => {
       const at = first.bit! + n;
-      return placeAlong(located, first, Math.floor(at / unit) * unit, unit, at % unit);
+      const width = first.width && first.width > 1 ? first.width : Math.max(unit, 8);
+      return { ...first, number: first.number + Math.floor(at / width), bit: at % width };
     };
   }
   const bits = Math.ceil((base * (known?.count ?? 1)) / unit) * unit || unit;

@@ -95,3 +95,30 @@ test('deleting a tag empties the places that it named; what is typed wrong stays
   expect(editTag(project, 'sa', 't1', 'open', 'may re')).toMatchObject({ problem: null });
   expect(editTag(project, 'sa', 'fresh', 'name', 'New').changes[0]).toMatchObject({ kind: 'tag', path: [] });
 });
+
+test('a bit of a long element, and an element of an array of BOOLs, lie where the station keeps them', () => {
+  const project = added(
+    smallPlant(),
+    'tag',
+    tag('t1', 'Counter', { place: at, type: { base: 'DINT', count: 2 } }),
+    tag('t2', 'Doors', { place: { ...at, number: 120 }, type: { base: 'BOOL', count: 20 } }),
+    tag('t3', 'Hatches', { place: { ...at, number: 130, bit: 14 }, type: { base: 'BOOL', count: 4 } }),
+    tag('t4', 'Shifts', { place: { ...at, number: 140 }, type: { base: 'REAL', count: 3, bounds: '1..3' } }),
+  );
+  const real = (text: string, now = project) => {
+    const read = readPlace(now, 'sa', text);
+    return read.ok ? placeText(now, realPlace(now, read.value)) : `${read.found}; ${read.expected}`;
+  };
+  // High register first: bits 16 to 31 are in the first word.
+  expect([real('Counter.17'), real('Counter.3'), real('Counter[1].17')]).toEqual(['a100.1', 'a101.3', 'a102.1']);
+  const low = edited(project, ['station', 'sa', 'layout', { registerOrder: 'low first' }]);
+  expect([real('Counter.17', low), real('Counter.3', low)]).toEqual(['a101.1', 'a100.3']);
+  expect(real('Counter.32')).toContain('bits are 0 to 31');
+  expect([real('Doors[3]'), real('Doors[17]'), real('Hatches[1]'), real('Hatches[3]')]).toEqual([
+    ...['a120.3', 'a121.1', 'a130.15', 'a131.1'],
+  ]);
+  // Subscripts count as they are declared.
+  expect([real('Shifts[1]'), real('Shifts[3]'), real('Shifts[0]')]).toEqual([
+    ...['a140', 'a144', expect.stringContaining('its first element is [1], its last element is [3]')],
+  ]);
+});

@@ -10,7 +10,7 @@ export function withTag(reader: Reader, claim: Claim): Claim {
   const type = tag && readable(tag.type);
   if (!tag || !type) return claim;
   const bits = elementBits(tag) * type.count;
-  const known = type.base !== 'STRING' && type.base !== 'STRUCT' && bits % 8 === 0;
+  const known = type.base !== 'STRING' && type.base !== 'WSTRING' && type.base !== 'STRUCT' && bits % 8 === 0;
   const unit = bits % 16 === 0 ? 16 : 8;
   return {
     ...claim,

@@ -34,7 +34,7 @@ export function twoStations(): Project {
       },
     },
     limits: {},
-    nameRule: { caseMatters: false, source: 'assumed for the example' },
+    nameRule: { caseMatters: false, source: 'its manual' },
     words: {},
   });
   const area = (id: string, station: string): Area => ({ ...newArea(id, 10, station, 'Memory'), words: 1000 });

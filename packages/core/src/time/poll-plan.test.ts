@@ -63,3 +63,55 @@ test('no other way to part them costs less: all of them tried', () => {
     { numRuns: 400 },
   );
 });
+
+test('two that are longer than a request share one: 260 registers need three reads of at most 125', () => {
+  const plan = pollPlan([item('a', 0, 130), item('b', 130, 130)], 125, { perRequest: 20, perUnit: 1 });
+  expect(plan.map((r) => [r.start, r.length, r.items])).toEqual([
+    [0, 125, ['a']],
+    [125, 125, ['a', 'b']],
+    [250, 10, ['b']],
+  ]);
+});
+
+/** Every way to read units one by one where something may be cut, and as a whole where not, by trying all requests. */
+function cheapestCut(items: readonly PollItem[], most: number, { perRequest, perUnit }: PollCost): number {
+  // A need is a stretch that has to stand in one request: an item, or each unit of a long one.
+  const needs = items.flatMap(({ start, length }) =>
+    length <= most ? [[start, start + length]] : Array.from({ length }, (_, i) => [start + i, start + i + 1]),
+  );
+  const known = new Map<string, number>();
+  const rest = (left: readonly (readonly number[])[]): number => {
+    if (left.length === 0) return 0;
+    const key = left.join(';');
+    const cached = known.get(key);
+    if (cached !== undefined) return cached;
+    const first = left.reduce((a, b) => (b[0]! < a[0]! ? b : a));
+    let least = Infinity;
+    for (let from = Math.max(0, first[1]! - most); from <= first[0]!; from++) {
+      for (let to = first[1]!; to <= from + most; to++) {
+        const others = left.filter(([a, b]) => a! < from || b! > to);
+        least = Math.min(least, perRequest + perUnit * (to - from) + rest(others));
+      }
+    }
+    known.set(key, least);
+    return least;
+  };
+  return rest(needs);
+}
+
+test('where something is longer than a request, no other way to cut and part costs less: all of them tried', () => {
+  const items = fc.array(fc.tuple(fc.integer({ min: 0, max: 12 }), fc.integer({ min: 1, max: 7 })), {
+    minLength: 1,
+    maxLength: 4,
+  });
+  const cost = fc.record({ perRequest: fc.integer({ min: 0, max: 9 }), perUnit: fc.integer({ min: 0, max: 3 }) });
+  fc.assert(
+    fc.property(items, fc.integer({ min: 2, max: 4 }), cost, (list, most, costs) => {
+      const asked = list.map(([start, length], i) => item(`i${i}`, start, length));
+      const plan = pollPlan(asked, most, costs);
+      expect(planCost(plan, costs)).toBe(cheapestCut(asked, most, costs));
+      expect(plan.every((r) => r.length <= most)).toBe(true);
+    }),
+    { numRuns: 150 },
+  );
+});

@@ -1,3 +1,5 @@
+import { planWithLong } from './poll-plan-long.js';
+
 /** What is to be asked for: so many units of one table from its first on. */
 export interface PollItem {
   id: string;
@@ -22,12 +24,14 @@ export interface PollRequest {
 
 /**
  * The requests that bring all of this at the least cost: gaps are bridged where reading them costs less than another
- * request, and no request has more than `most` units. What is longer than one request is asked for in several, each full
- * but the last. Spans in order of their start and none within another, the last request of the best plan up to each is
+ * request, and no request has more than `most` units. What is longer than one request is asked for in several, cut where
+ * it suits what lies beside it (`poll-plan-long.ts`). Spans in order of their start and none within another, the last request of the best plan up to each is
  * the one from the start that makes request and rest least: a window that only moves on. O(n log n) for the sorting.
  */
-export function pollPlan(items: readonly PollItem[], most: number, { perRequest, perUnit }: PollCost): PollRequest[] {
-  const cut = inPieces(items, most);
+export function pollPlan(items: readonly PollItem[], most: number, cost: PollCost): PollRequest[] {
+  if (items.some((item) => item.length > most)) return planWithLong(items, most, cost);
+  const { perRequest, perUnit } = cost;
+  const cut = [...items].sort((a, b) => a.start - b.start || b.length - a.length);
   const spans = spansOf(cut);
   const n = spans.length;
   const best = new Float64Array(n + 1);
@@ -60,8 +64,7 @@ function requestOf(spans: readonly PollSpan[], cut: readonly PollItem[], from: n
   }
   const items: string[] = [];
   for (let i = spans[from]!.first; i < spans[to - 1]!.past; i++) {
-    // Pieces of a long one follow each other.
-    if (cut[i]!.id !== items.at(-1)) items.push(cut[i]!.id);
+    items.push(cut[i]!.id);
   }
   return { start, length: last - start, items, bridged: last - start - covered };
 }
@@ -70,28 +73,12 @@ function requestOf(spans: readonly PollSpan[], cut: readonly PollItem[], from: n
 export const planCost = (plan: readonly PollRequest[], { perRequest, perUnit }: PollCost): number =>
   plan.reduce((sum, request) => sum + perRequest + perUnit * request.length, 0);
 
-/** A stretch that is asked for, with the pieces that lie in it: those from `first` up to `past`. */
+/** A stretch that is asked for, with the items that lie in it: those from `first` up to `past`. */
 interface PollSpan {
   start: number;
   end: number;
   first: number;
   past: number;
-}
-
-/** What is longer than a request cut into full ones; in order of their start, the longer first. */
-function inPieces(items: readonly PollItem[], most: number): PollItem[] {
-  const cut: PollItem[] = [];
-  for (const item of items) {
-    if (item.length <= most) {
-      cut.push(item);
-      continue;
-    }
-    const end = item.start + item.length;
-    for (let start = item.start; start < end; start += most) {
-      cut.push({ id: item.id, start, length: Math.min(most, end - start) });
-    }
-  }
-  return cut.sort((a, b) => a.start - b.start || b.length - a.length);
 }
 
 /** None within another. */

@@ -1,4 +1,5 @@
 import { read, unread, type Read } from '../address/result.js';
+import { squeezed } from '../text/squeezed.js';
 
 export type Parity = 'none' | 'even' | 'odd';
 
@@ -13,14 +14,21 @@ export interface SerialSettings {
 const LETTERS: Record<string, Parity> = { N: 'none', E: 'even', O: 'odd' };
 const EXPECTED = 'write the rate and the character, as in 9600 8E1: data bits, N, E or O for the parity, stop bits';
 
-/** Reads `9600 8E1`, also `19.2k 8N1` and `9600,8,E,1`. Rates from 50 bit/s to 12 Mbit/s. */
+/** Thousands set apart, as in `115,200` and `38.400`; with a k behind it a point is that of a fraction. */
+const GROUPED = /^\d{1,3}(?:[.,'\s]\d{3})+$/;
+
+/** Reads `9600 8E1`, also `19.2k 8N1`, `115,200 8N1` and `9600,8,E,1`. Rates from 50 bit/s to 12 Mbit/s. */
 export function parseSerial(text: string): Read<SerialSettings> {
-  const clean = text.trim();
+  const clean = squeezed(text);
   const match =
-    /^(\d+(?:[.,]\d+)?)\s*(k?)(?:\s*(?:bit\/s|Bd|baud|bps))?[\s,;/]+([5-9])[\s,-]*([neo])[\s,-]*([12])$/i.exec(clean);
+    /^(\d{1,3}(?:[.,'\s]\d{3})+|\d+(?:[.,]\d+)?)\s*(k?)(?:\s*(?:bit\/s|Bd|baud|bps))?[\s,;/]+([5-9])[\s,-]*([neo])[\s,-]*([12])$/i.exec(
+      clean,
+    );
   if (!match) return unread(`“${text}” is no serial setting`, EXPECTED);
   const [, number = '', thousand = '', data = '', letter = '', stop = ''] = match;
-  const rate = Math.round(Number(number.replace(',', '.')) * (thousand === '' ? 1 : 1000));
+  const plain = thousand === '' && GROUPED.test(number) ? number.replace(/\D/g, '') : number.replace(',', '.');
+  const rate = Math.round(Number(plain) * (thousand === '' ? 1 : 1000));
+  if (thousand === '' && !/^\d+$/.test(plain)) return unread(`“${number}” bit/s is no whole rate`, EXPECTED);
   if (rate < 50 || rate > 12_000_000) return unread(`${rate} bit/s is out of range`, 'rates go from 50 to 12,000,000');
   if (data !== '7' && data !== '8') return unread(`${data} data bits`, 'a character has 7 or 8 data bits');
   const parity = LETTERS[letter.toUpperCase()]!;

@@ -1,5 +1,6 @@
 import { readBit, writeBit } from './bit-part.js';
 import type { Notation } from './notation.js';
+import { squeezed } from '../../text/squeezed.js';
 
 /**
  * An array's name and the element: `Data[12]`, `Data[12].3`.
@@ -8,7 +9,7 @@ import type { Notation } from './notation.js';
 export const nameAndElement: Notation = {
   parse(text, view) {
     const name = view.prefix ?? '';
-    const match = /^(.*?)\s*\[\s*(\d{1,9})\s*\](?:\.(\d{1,2}))?$/.exec(text);
+    const match = /^(.*?)\s*\[\s*(\d{1,9})\s*\](?:\.(\d{1,2}))?$/.exec(squeezed(text));
     if (!match || match[1]!.toLowerCase() !== name.toLowerCase()) return null;
     const number = Number(match[2]);
     if (number < view.first) return `${text} lies before the first, ${name}[${view.first}]`;

@@ -21,7 +21,7 @@ export function partName(type: TypeRef, layout: FullLayout, low: number, high: n
 
 function textPart(type: TypeRef, layout: FullLayout, low: number, high: number): string {
   const header = HEADERS[layout.stringHeader];
-  const size = characterBits(layout);
+  const size = characterBits(type, layout);
   const entries = header.length + (type.capacity ?? DEFAULT_CAPACITY);
   const entry = Math.floor(low / size) % entries;
   const array = type.count === 1 ? '' : `[${Math.floor(low / size / entries)}] `;

@@ -1,8 +1,6 @@
 import { formatAddress, placeAlong } from '../../address/format-address.js';
-import { carriedIndex } from '../../data/carry.js';
-import { carriedPositions } from '../../data/chain.js';
+import { carriedAt, carriedPositions, payloadPositions } from '../../data/chain.js';
 import { valuePositions } from '../../data/layout.js';
-import { swapped } from '../../data/swap.js';
 import type { Exchange } from '../../model/exchange.js';
 import type { Lane } from '../../model/lane.js';
 import type { Reader } from '../../model/project.js';
@@ -73,7 +71,7 @@ function pathOf(source: Side, a: Value, sink: Side, b: Value): SheetMap {
     parts
       .map((part) => {
         const [first, last] = spanOf(at, part.low, part.high, begin);
-        const address = partAddress(block, headerOf(block) + first + begin, part);
+        const address = partAddress(block, block.origin - block.located.linear + first + begin, part);
         const differs = wrong.has(part.low);
         const label = partName(a.type, source.block!.chain.frame.layout, part.low, part.high);
         const detail = `${label} ${verb} at ${address}${differs ? ', not the bits that arrive there' : ''}`;
@@ -109,9 +107,7 @@ function partAddress({ located, memory, place }: Block, at: number, { low, high 
 /** Where, along the row of this end's payload, each carried bit comes to lie. */
 function landingAt({ chain }: Block): Map<number, number> {
   const landing = new Map<number, number>();
-  for (let at = 0; at < chain.payloadBits; at++) {
-    landing.set(swapped(carriedIndex(chain.frame, chain.carries, at), chain.swap, chain.payloadBits), at);
-  }
+  for (const at of payloadPositions(chain)) landing.set(carriedAt(chain, at), at);
   return landing;
 }
 
@@ -129,8 +125,6 @@ function spanOf(positions: Int32Array, low: number, high: number, begin: number)
   const last = part.reduce((x, y) => Math.max(x, y), -Infinity);
   return first < 0 ? [-1, -1] : [first - begin, last + 1 - begin];
 }
-
-const headerOf = (block: Block): number => block.lengthBits - block.payloadBits;
 
 const wordStart = (block: Block, at: number): number =>
   Math.floor(at / block.chain.frame.wordBits) * block.chain.frame.wordBits;

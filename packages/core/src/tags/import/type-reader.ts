@@ -3,6 +3,7 @@ import type { TypeRef } from '../../model/claim.js';
 import type { Project } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
 import { parseType } from '../../data/types.js';
+import { squeezed } from '../../text/squeezed.js';
 
 const NAMED =
   /^(?:ARRAY\s*\[\s*(\d+)\s*\.\.\s*(\d+)\s*\]\s*OF\s+)?([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/i;
@@ -12,7 +13,7 @@ export function typeReader(project: Project, created: readonly Structure[]): (te
   const structures = new Map([...project.all('structure'), ...created].map((s) => [s.name.toLowerCase(), s]));
   const known = new Map<string, Read<TypeRef>>();
   const readText = (text: string): Read<TypeRef> => {
-    const match = NAMED.exec(text);
+    const match = NAMED.exec(squeezed(text));
     const structure = match && structures.get(match[3]!.trim().toLowerCase());
     if (!match || !structure) return parseType(text);
     const [, from, to, , bracket, times] = match;

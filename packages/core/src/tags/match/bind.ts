@@ -82,7 +82,9 @@ function toldOf(reader: Reader, by: Binding, mine: Tag, theirs: Tag | null, plac
 /** What a value takes: bits, bytes, or words of 16 bits. */
 export function lengthOf(type: TypeRef): Length {
   const known = elementary(type.base);
-  if (!known || known.family === 'text') return { count: Math.max(1, type.capacity ?? 80) * type.count, unit: 8 };
+  if (!known || known.family === 'text') {
+    return { count: Math.max(1, type.capacity ?? 80) * type.count, unit: type.base === 'WSTRING' ? 16 : 8 };
+  }
   if (known.bits === 1) return { count: type.count, unit: 1 };
   if (known.bits === 8) return { count: type.count, unit: 8 };
   return { count: (known.bits / 16) * type.count, unit: 16 };

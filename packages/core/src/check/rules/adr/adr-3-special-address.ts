@@ -18,6 +18,9 @@ const BLOCKS: Partial<Record<SpecialAddress, string>> = {
 const DOUBTS: Partial<Record<SpecialAddress, string>> = {
   'link-local': 'a link-local address, which a device gives itself when nobody gave it one',
   public: 'a public address',
+  shared: 'an address that carriers share among their customers',
+  documentation: 'an address that is kept for documentation',
+  benchmarking: 'an address that is kept for benchmarks',
 };
 
 export const specialAddressUsed: Rule = {

@@ -16,6 +16,14 @@ export const sameDirection: Rule = {
         consequence: 'Nothing is carried: there is no {lacking} end.',
         remedy: 'Settle who writes, and set the other end to read.',
       },
+      never: {
+        severity: 'blocker',
+        headline: '{lane}: {a} {aDoes}, {b} {bDoes}: {one} never {lacking}',
+        says: ['{aName}: [[{aDoes}]] {aRange}', '{bName}: [[{bDoes}]] {bRange}'],
+        consequence:
+          'What {other} expects in that direction never happens, and what stands in its memory stays as it is.',
+        remedy: 'Settle whether data goes both ways, and set both ends so.',
+      },
     },
   },
   on: {
@@ -23,6 +31,21 @@ export const sameDirection: Rule = {
       for (const d of comparison.differences) {
         if (d.code !== 'DIR 1') continue;
         const [a, b] = inPageOrder(comparison, d.left, d.right) as [Side, Side];
+        if (d.direction === 'both') {
+          yield laneReport(context, comparison, {
+            message: 'never',
+            label: d.never === 'writes' ? 'never written' : 'never read',
+            sides: [a, b],
+            cells: [claimCell(d.right, 'direction'), claimCell(d.left, 'direction')],
+            params: {
+              one: d.right.station.name,
+              other: d.left.station.name,
+              lacking: d.never,
+              only: d.never === 'writes' ? 'writes' : 'reads',
+            },
+          });
+          continue;
+        }
         const writes = d.direction === 'writes';
         yield laneReport(context, comparison, {
           message: 'both',
@@ -36,6 +59,15 @@ export const sameDirection: Rule = {
   },
   fixes(finding, reader) {
     const other = finding.params.verb === 'write' ? 'reads' : 'writes';
+    if (finding.message === 'never') {
+      return finding.cells.map((cell, i) => {
+        const claim = reader.get('claim', cell.id)!;
+        const station = reader.get('station', reader.get('end', claim.end)!.station)!;
+        const value = i === 0 ? 'both' : finding.params.only!;
+        const label = `${station.name}: ${value === 'both' ? 'reads and writes' : value}`;
+        return { label, changes: [set('claim', claim, ['direction'], value)] };
+      });
+    }
     return finding.cells.map((cell) => {
       const claim = reader.get('claim', cell.id)!;
       const end = reader.get('end', claim.end)!;

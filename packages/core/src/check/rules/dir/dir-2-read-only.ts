@@ -5,6 +5,8 @@ import { memoryOf } from '../../../address/memory.js';
 import type { Side } from '../../../lane/side.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
+import type { Role } from '../../../model/words.js';
+import { isOwnIo } from '../../../lane/own-io.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import { tagOf } from '../../../tags/open-of.js';
@@ -33,6 +35,14 @@ export const readOnly: Rule = {
         consequence: 'What is entered is refused, or the entry field stays locked.',
         remedy: 'Let the tag be set, too, or let {a} only read it.',
       },
+      image: {
+        severity: 'blocker',
+        headline: '{lane}: {a} {aDoes} {aRange} in its {kind}, and this exchange is its {io}',
+        says: ['{aName}: {aDoes} [[{aRange}]], in [[{kind}]] {area}'],
+        consequence:
+          'The station overwrites an output image that something else fills, or sends what stands at its inputs.',
+        remedy: 'Take what arrives into an input image, and send from an output image.',
+      },
       element: {
         severity: 'blocker',
         headline: '{tag} of {a} is for reading only, and stands behind a {element}',
@@ -59,6 +69,26 @@ export const readOnly: Rule = {
     },
     *lane(comparison, context) {
       const { exchange, sides } = comparison;
+      for (const side of isOwnIo(exchange) ? sides : []) {
+        const kind = side.block?.memory.area.kind;
+        const wrong =
+          (kind === 'input image' && side.claim.direction === 'writes') ||
+          (kind === 'output image' && side.claim.direction === 'reads');
+        // A head sends what it has at its inputs, and a unit of a radio network, too.
+        if (!wrong || !kind || side.station.roles.some((role) => DEVICES.includes(role))) continue;
+        yield laneReport(context, comparison, {
+          message: 'image',
+          label: 'wrong image',
+          sides: [side],
+          cells: [claimCell(side, 'place')],
+          params: {
+            kind,
+            area: side.block!.memory.area.name,
+            io: exchange.kind === 'remote I/O' ? 'remote I/O' : 'own I/O',
+          },
+          subjects: [side.claim.id],
+        });
+      }
       for (const side of sides) {
         const tag = tagOf(context.reader, side.claim);
         // Who calls sets by it; who is called lets others set it.
@@ -94,7 +124,10 @@ export const readOnly: Rule = {
     },
   },
   fixes(finding, reader) {
-    const tag = finding.message === 'table' ? undefined : reader.get('tag', finding.cells[0]?.id ?? '');
+    const tag =
+      finding.message === 'table' || finding.message === 'image'
+        ? undefined
+        : reader.get('tag', finding.cells[0]?.id ?? '');
     if (!tag) return [];
     if (finding.message === 'element') {
       const { suits } = finding.params;
@@ -103,6 +136,8 @@ export const readOnly: Rule = {
     return [{ label: `${tag.name}: read and set`, changes: [set('tag', tag, ['access'], 'read and set')] }];
   },
 };
+
+const DEVICES: readonly Role[] = ['remote I/O head', 'radio unit', 'telemetry unit'];
 
 /** The view by which the writing end addresses the other: as it was told, else as the other states it. */
 function askedFor(reader: Reader, from: Side, to: Side, named: boolean) {

@@ -219,6 +219,7 @@ test('of partners chosen at run time each is compared with the caller, never wit
   const both = edited(
     added(third, 'claim', { ...claim, id: 'cc3', end: 'yb', place: { area: 'areab', view: 'vb', number: 600 } }),
     ['end', 'yc', 'permitted', true],
+    ['claim', 'ca3', 'toldPlace', null],
     ['end', 'ya', 'told.yb', { address: '10.0.0.2', tcpPort: '', unit: '' }],
   );
   expect(codesOf(both)).toEqual([]);

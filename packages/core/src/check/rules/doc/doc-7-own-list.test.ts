@@ -17,11 +17,12 @@ test('a list of tags that asks elsewhere than the exchange is named with both te
 
 test('a type that the list has otherwise is named with both types', () => {
   const edits: FieldEdit[] = [
-    ...bound({ type: { base: 'REAL', count: 1 } }),
+    ...bound({ type: { base: 'UINT', count: 1 } }),
     ['claim', 'ca3', 'type', { base: 'INT', count: 1 }],
+    ['claim', 'cb3', 'type', { base: 'INT', count: 1 }],
   ];
   expect(words('DOC 7', ...edits)).toContain('is INT in this exchange');
-  expect(words('DOC 7', ...edits)).toContain('its list has REAL');
+  expect(words('DOC 7', ...edits)).toContain('its list has UINT');
   expect(mended('DOC 7', ...edits)).not.toContain('DOC 7');
 });
 
@@ -35,8 +36,19 @@ test('an element of an array, and a bit of a word, are parts of what the list ha
     ...bound({ type: { base: 'WORD', count: 4 } }),
     ['claim', 'ca3', 'place', { area: 'tag1', view: 'tag', ...place }],
     ['claim', 'ca3', 'type', { base, count: 1 }],
+    ['claim', 'cb3', 'type', { base, count: 1 }],
   ];
   expect(codesOf(plant(...part({ number: 3 }, 'WORD')))).not.toContain('DOC 7');
   expect(codesOf(plant(...part({ number: 0, bit: 5 }, 'BOOL')))).not.toContain('DOC 7');
   expect(codesOf(plant(...part({ number: 3 }, 'DINT')))).toContain('DOC 7');
+});
+
+test('a type that differs at both ends of the exchange already is not named a second time', () => {
+  const edits: FieldEdit[] = [
+    ...bound({ type: { base: 'REAL', count: 1 } }),
+    ['claim', 'ca3', 'type', { base: 'INT', count: 1 }],
+    ['claim', 'cb3', 'type', { base: 'REAL', count: 1 }],
+  ];
+  expect(codesOf(plant(...edits))).toContain('TYP 10');
+  expect(codesOf(plant(...edits))).not.toContain('DOC 7');
 });

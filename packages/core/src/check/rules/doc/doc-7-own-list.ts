@@ -16,6 +16,7 @@ export const ownList: Rule = {
   meta: {
     code: 'DOC 7',
     title: 'An exchange takes a tag as the list of its own station has it',
+    yieldsAtCell: ['TYP 1', 'TYP 2', 'TYP 10'],
     source: 'common practice: a list that is brought in anew does not change what was bound before',
     messages: {
       asks: {

@@ -48,11 +48,12 @@ export const nameNotFound: Rule = {
   on: {
     *lane(comparison, context) {
       const { lane, exchange, sides } = comparison;
-      if (bindingOf(exchange, lane) !== 'by name') return;
+      const bound = bindingOf(exchange, lane);
+      if (bound && bound !== 'by name') return;
       for (const caller of sides) {
         for (const other of sides) {
           const named = other === caller ? null : namedTag(context.reader, exchange, lane, caller, other);
-          if (!named || (!named.fault && named.elsewhere === null)) continue;
+          if (named?.by !== 'by name' || (!named.fault && named.elsewhere === null)) continue;
           const [near] = named.fault ? nearest(named.text, named.fault.names, 1) : [];
           const tag = tagOf(context.reader, caller.claim);
           yield laneReport(context, comparison, {

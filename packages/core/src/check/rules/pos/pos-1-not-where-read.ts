@@ -1,8 +1,9 @@
 import { formatAddress } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
 import { set } from '../../../change/make.js';
-import { placesOf } from '../../../lane/places-of.js';
-import { mirrorDifference, toldBeside, toldDifference, unitFactor } from '../../../lane/told-place.js';
+import { referenceOf } from '../../../lane/compare.js';
+import { namedTag } from '../../../lane/named-tag.js';
+import { mirrorDifference, toldBeside, tellsPlace, toldDifference, unitFactor } from '../../../lane/told-place.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Side } from '../../../lane/side.js';
 import { readable } from '../../../model/as-typed.js';
@@ -47,7 +48,6 @@ export const notWhereRead: Rule = {
     *exchange(exchange, context) {
       const protocol = protocolOf(exchange);
       const places = protocol.places(exchange.transfer);
-      if (places === 'free') return;
       for (const lane of childrenOf(context.reader, 'lane', exchange.id)) {
         const sides = sidesOf(context.reader, lane, exchange);
         const [a, b] = sides;
@@ -64,8 +64,11 @@ export const notWhereRead: Rule = {
             },
           );
         }
-        for (const caller of placesOf(exchange, lane) === 'named' ? sides : []) {
-          const other = sides.find((s) => s !== caller);
+        for (const caller of sides.filter((side) => tellsPlace(exchange, lane, side))) {
+          // The partner with which the verdict compares it.
+          const reference = referenceOf(sides);
+          const other = reference === caller ? sides.find((s) => s !== caller) : reference;
+          if (other && namedTag(context.reader, exchange, lane, caller, other)) continue;
           const difference = other && toldDifference(context.reader, caller, other);
           if (!other || !difference || typeof difference === 'string') continue;
           const told = caller.claim.toldPlace!.trim();

@@ -1,18 +1,19 @@
 import { set } from '../../../change/make.js';
 import type { Rule } from '../../rule.js';
-import { unmatchedUses } from './area-flow.js';
+import { unmatchedReport, unmatchedUses } from './area-flow.js';
 import { copiesNotSeen, windowToMoveTo } from './copy-not-seen.js';
 
 export const readNotWritten: Rule = {
   meta: {
     code: 'POS 5',
+    yieldsAtCell: ['SIZ 9'],
     title: 'What is sent from a place is put there by somebody, and a copy ends where its reader looks',
     source: 'common practice: a value needs a source, and a copied value somebody who can see it',
     messages: {
       neverPut: {
         severity: 'doubt',
-        headline: '{a}: {range} of {area} is sent, but nothing puts data there',
-        says: ['[[{range}]] of {area} is sent; no program and no exchange writes it'],
+        headline: '{a}: {range} of {area} is sent ({what}), but nothing puts data there',
+        says: ['{what}: [[{range}]] of {area} is sent; no program and no exchange writes it'],
         consequence: 'The reader gets what happened to stand there.',
         remedy: 'Name the area’s own writer, or let an exchange put the data there.',
       },
@@ -34,7 +35,10 @@ export const readNotWritten: Rule = {
   },
   on: {
     *area(area, context) {
-      yield* unmatchedUses(area, context, 'put');
+      for (const one of unmatchedUses(area, context, 'put')) {
+        const report = unmatchedReport(area, context, one);
+        if (report) yield report;
+      }
       yield* copiesNotSeen(area, context);
     },
   },

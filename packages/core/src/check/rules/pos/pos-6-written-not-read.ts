@@ -1,5 +1,5 @@
 import type { Rule } from '../../rule.js';
-import { unmatchedUses } from './area-flow.js';
+import { unmatchedReport, unmatchedUses } from './area-flow.js';
 
 export const writtenNotRead: Rule = {
   meta: {
@@ -9,13 +9,21 @@ export const writtenNotRead: Rule = {
     messages: {
       neverTaken: {
         severity: 'hint',
-        headline: '{a}: {range} of {area} is filled, but nobody reads it',
-        says: ['[[{range}]] of {area} is filled; no program and no exchange reads it'],
+        headline: '{a}: {range} of {area} is filled ({what}), but nobody reads it',
+        says: ['{what}: [[{range}]] of {area} is filled; no program and no exchange reads it'],
         consequence: 'The transfer is load without use.',
         remedy: 'Leave the lane out, or say who uses the data.',
       },
     },
   },
   // What is put into an output image goes to the terminals.
-  on: { area: (area, context) => (area.kind === 'output image' ? [] : unmatchedUses(area, context, 'taken')) },
+  on: {
+    *area(area, context) {
+      if (area.kind === 'output image') return;
+      for (const one of unmatchedUses(area, context, 'taken')) {
+        const report = unmatchedReport(area, context, one);
+        if (report) yield report;
+      }
+    },
+  },
 };

@@ -1,12 +1,16 @@
 import { formatSpan } from '../../../address/format-address.js';
+import { formatType } from '../../../data/types.js';
+import type { DifferenceOf } from '../../../lane/difference.js';
+import { itemAddress } from '../../../lane/sheet.js';
+import { laneReport, valueCell } from '../../lane-report.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import type { Rule } from '../../rule.js';
 
 export const lanesOverlap: Rule = {
   meta: {
     code: 'POS 9',
-    title: 'Lanes of one exchange do not arrive in one place',
-    source: 'common practice: each block of a connection has a place of its own',
+    title: 'Lanes of one exchange, and values of one lane, have each a place of their own',
+    source: 'common practice: each block of a connection, and each value of a block, has a place of its own',
     messages: {
       overlap: {
         severity: 'blocker',
@@ -15,9 +19,47 @@ export const lanesOverlap: Rule = {
         consequence: 'Each transfer overwrites what the other brought.',
         remedy: 'Move one of the two to a free place.',
       },
+      values: {
+        severity: 'blocker',
+        headline: '{lane}: {value} and {neighbour} of {a} lie on one place',
+        says: ['{value}, [[{type}]], at [[{address}]]; {neighbour}, {otherType}, at {otherAddress}'],
+        consequence: 'The bits that they share are taken for both, and mean one of them at most.',
+        remedy: 'Correct the address or the type of one of the two.',
+      },
     },
   },
   on: {
+    *lane(comparison, context) {
+      for (const side of comparison.sides) {
+        const own = comparison.differences.filter(
+          (d): d is DifferenceOf<'POS 9'> => d.code === 'POS 9' && d.left === side,
+        );
+        // Of several partners each comparison finds it again.
+        const pairs = new Map(own.map((d) => [`${d.value.key} ${d.neighbour.key}`, d]));
+        for (const { value, neighbour } of pairs.values()) {
+          const address = (key: string) => {
+            const item = side.claim.items[key];
+            return item ? itemAddress(context.reader, side.claim, item) : '';
+          };
+          yield laneReport(context, comparison, {
+            message: 'values',
+            label: 'values overlap',
+            sides: [side],
+            item: neighbour.key,
+            cells: [valueCell(side, neighbour.key, 'offset'), valueCell(side, value.key, 'offset')],
+            params: {
+              value: value.name || 'a value',
+              neighbour: neighbour.name || 'the next value',
+              type: formatType(value.type),
+              otherType: formatType(neighbour.type),
+              address: address(value.key),
+              otherAddress: address(neighbour.key),
+            },
+            subjects: [side.claim.id, value.key, neighbour.key],
+          });
+        }
+      }
+    },
     *overlap(overlap, { reader }) {
       const found = overlappingUsers(reader, overlap);
       if (!found) return;

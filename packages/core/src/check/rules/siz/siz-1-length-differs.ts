@@ -6,6 +6,7 @@ import type { Side } from '../../../lane/side.js';
 import { unitFactor } from '../../../lane/told-place.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Length } from '../../../model/claim.js';
+import { bringsToLight } from '../../brings-to-light.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
 import type { Fix, Rule } from '../../rule.js';
 
@@ -63,6 +64,7 @@ export const lengthDiffers: Rule = {
           : { count: bits / other.unit, unit: other.unit };
       const station = reader.get('station', finding.parties[i]!.station)!;
       const label = `${station.name}: ${formatLength(own)} → ${formatLength(length)}`;
+      if (bringsToLight(reader, claim.lane, new Map([[claim.id, length]]))) return [];
       return [{ label, bits, changes: [set('claim', claim, ['length'], length)] }];
     });
     return options.sort((x, y) => y.bits - x.bits).map(({ label, changes }) => ({ label, changes }));
@@ -84,11 +86,12 @@ function whatIsCut({ left, right }: DifferenceOf<'SIZ 1'>): string {
   const words = gap % 16 === 0 ? formatCount(gap / 16, 16) : formatCount(gap, 1);
   for (const value of valuesOf(longer)?.values() ?? []) {
     const element = value.size / value.type.count;
-    if (value.offset + value.size <= shorter.payloadBits) continue;
-    const whole = Math.floor((shorter.payloadBits - value.offset) / element);
+    const from = value.offset - longer.block!.chain.start;
+    if (from + value.size <= shorter.payloadBits) continue;
+    const whole = Math.floor((shorter.payloadBits - from) / element);
     const name = value.name || 'a value';
     if (value.type.count > 1) return `only ${Math.max(0, whole)} of ${value.type.count} values of ${name} fit`;
-    return value.offset < shorter.payloadBits ? `${name} is cut in half` : `${name} gets nothing`;
+    return from < shorter.payloadBits ? `${name} is cut in half` : `${name} gets nothing`;
   }
   return `the last ${words} get nothing`;
 }

@@ -1,4 +1,7 @@
-import { formatType } from '../../../data/types.js';
+import { lengthBits } from '../../../address/length.js';
+import { elementary, formatType } from '../../../data/types.js';
+import { readable } from '../../../model/as-typed.js';
+import type { Claim, TypeRef } from '../../../model/claim.js';
 import { set } from '../../../change/make.js';
 import type { Rule } from '../../rule.js';
 import { valuePairReport } from '../../value-pair-report.js';
@@ -30,6 +33,8 @@ export const arrayDiffers: Rule = {
     },
   },
   fixes(finding, reader) {
+    // A value and a block are two things to declare; neither takes the other's type.
+    if (new Set(finding.cells.map((cell) => cell.path[0])).size > 1) return [];
     const claims = finding.cells.map((cell) => reader.get('claim', cell.id)!);
     const types = finding.cells.map((cell, i) => {
       const claim = claims[i]!;
@@ -37,10 +42,18 @@ export const arrayDiffers: Rule = {
     });
     return [1, 0].flatMap((i) => {
       const other = types[1 - i];
-      if (!other || 'typed' in other) return [];
+      if (!other || 'typed' in other || !fits(claims[i]!, finding.cells[i]!.path, other)) return [];
       const station = reader.get('station', finding.parties[i]!.station)!.name;
       const change = set('claim', claims[i]!, finding.cells[i]!.path, other);
       return [{ label: `${station}: ${formatType(other)}`, changes: [change] }];
     });
   },
 };
+
+/** Whether so many elements lie inside the length that the claim has; a longer lane is no part of this remedy. */
+function fits(claim: Claim, path: readonly string[], { base, count }: TypeRef): boolean {
+  const length = readable(claim.length);
+  const offset = path[0] === 'items' ? readable(claim.items[path[1]!]?.offset ?? null) : null;
+  const bits = (elementary(base)?.bits ?? 0) * count;
+  return length === null || (offset?.bits ?? 0) + bits <= lengthBits(length) - (claim.header ?? 0);
+}

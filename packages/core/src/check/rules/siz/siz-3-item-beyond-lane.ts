@@ -1,8 +1,11 @@
 import { formatBits, lengthBits, formatLength } from '../../../address/length.js';
 import { set } from '../../../change/make.js';
+import type { Claim, Length } from '../../../model/claim.js';
+import { childrenOf } from '../../../model/order.js';
 import { formatType } from '../../../data/types.js';
 import type { DifferenceOf } from '../../../lane/difference.js';
 import { readable } from '../../../model/as-typed.js';
+import { bringsToLight } from '../../brings-to-light.js';
 import { laneReport, valueCell } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -11,7 +14,7 @@ export const itemBeyondLane: Rule = {
     code: 'SIZ 3',
     title: 'A value ends inside its lane',
     source: 'common practice: a block holds whole values',
-    yieldsTo: ['SIZ 1'],
+    yieldsTo: ['SIZ 1', 'TYP 9'],
     messages: {
       beyond: {
         severity: 'blocker',
@@ -50,13 +53,31 @@ export const itemBeyondLane: Rule = {
       }
     },
   },
+  /** The lane grows at all its ends alike, as far as each counts in its own unit. */
   fixes(finding, reader) {
     const claim = reader.get('claim', finding.cells[0]!.id)!;
-    const length = readable(claim.length);
-    if (!length) return [];
-    const bits = lengthBits(length) + Number(finding.params.beyondBits);
-    const longer = { count: Math.ceil(bits / length.unit), unit: length.unit };
-    const label = `${finding.params.a}: ${formatLength(length)} → ${formatLength(longer)}`;
-    return [{ label, changes: [set('claim', claim, ['length'], longer)] }];
+    const payload = payloadOf(claim);
+    const claims = childrenOf(reader, 'claim', claim.lane).filter((c) => payloadOf(c) === payload);
+    const units = claims.map((c) => readable(c.length)!.unit);
+    const step = Math.max(...units);
+    const wanted = Math.ceil(((payload ?? 0) + Number(finding.params.beyondBits)) / step) * step;
+    const changes = claims.flatMap((c) => {
+      const { unit } = readable(c.length)!;
+      const bits = wanted + (c.header ?? 0);
+      return bits % unit === 0 ? [set('claim', c, ['length'], { count: bits / unit, unit })] : [];
+    });
+    const first = readable(claim.length);
+    if (payload === null || !first || changes.length < claims.length) return [];
+    const lengths = new Map(changes.map((change) => [change.id, change.after as unknown as Length]));
+    if (bringsToLight(reader, claim.lane, lengths)) return [];
+    const longer = { count: (wanted + (claim.header ?? 0)) / first.unit, unit: first.unit };
+    const where = claims.length > 1 ? 'both ends' : finding.params.a;
+    return [{ label: `${where}: ${formatLength(first)} → ${formatLength(longer)}`, changes }];
   },
 };
+
+/** Bits of the length behind the header; null where that is not known. */
+function payloadOf({ length, header }: Claim): number | null {
+  const known = readable(length);
+  return known ? lengthBits(known) - (header ?? 0) : null;
+}

@@ -59,7 +59,11 @@ export const beyondArea: Rule = {
           label: 'beyond its area',
           sides: [side],
           cells: [claimCell(side, 'place')],
-          params: { area: memory.area.name, last: spanAddresses(memory, { start: 0, end: memory.bits }).last },
+          // In the notation of whoever reads it, where an area has several.
+          params: {
+            area: memory.area.name,
+            last: spanAddresses(memory, { start: 0, end: memory.bits }, block.place.view).last,
+          },
           subjects: [side.claim.id],
         });
       }

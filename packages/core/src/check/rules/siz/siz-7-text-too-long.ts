@@ -32,7 +32,7 @@ export const textTooLong: Rule = {
         ]);
         if (texts.length === 0) texts.push(['', side.claim.name, readable(side.claim.type)]);
         for (const [key, name, type] of texts) {
-          if (type?.base !== 'STRING' || (type.capacity ?? 0) <= limit.value) continue;
+          if ((type?.base !== 'STRING' && type?.base !== 'WSTRING') || (type.capacity ?? 0) <= limit.value) continue;
           yield laneReport(context, comparison, {
             message: 'text',
             label: 'text too long',

@@ -1,23 +1,45 @@
-import { codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
+import { smallPlant } from '../../../testing/random-edits.testing.js';
+import {
+  codesOf,
+  edited,
+  findingsOf,
+  theFinding,
+  twoStations,
+  wordsOf,
+} from '../../../testing/two-stations.testing.js';
 
-/** Places are free: nobody has to name the other's, but somebody noted it. */
-const noted = (told: string) =>
-  edited(
-    twoStations(),
-    ['exchange', 'x', 'protocol', 'other'],
-    ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
-    ['claim', 'ca', 'toldPlace', told],
+/** B is a gateway between A, which writes to it at b200, and C, which reads it from somewhere. */
+const window = (number: number) => {
+  const base = edited(smallPlant(), ['area', 'areab', 'writers', []], ['claim', 'cb2', 'direction', 'writes']);
+  const without = edited(
+    base,
+    ['claim', 'cb2', 'place', { area: 'areab', view: 'vb', number }],
+    ['claim', 'cb2', 'items', {}],
   );
+  return edited(
+    without,
+    ['claim', 'cb2', 'type', { base: 'WORD', count: 4 }],
+    ['claim', 'cb2', 'length', { count: 4, unit: 16 }],
+  );
+};
+const codes = (number: number) =>
+  findingsOf(window(number))
+    .filter((f) => (f.code === 'SIZ 9' || f.code === 'POS 5') && f.cells[0]?.id === 'cb2')
+    .map((f) => f.code);
 
-test('the place itself, or any place that stands in no such ratio, is silent', () => {
-  for (const told of ['b200', 'b201', 'b300']) expect(codesOf(noted(told))).toEqual([]);
+test('a window on what is written is silent; anywhere else nothing is put there', () => {
+  expect(codes(200)).toEqual([]);
+  expect(codes(202)).toEqual([]);
+  expect(codes(301)).toEqual(['POS 5']);
 });
 
-test('byte offset 400 is word 200 [common practice]: twice is named with both', () => {
-  const finding = theFinding(noted('b400'), 'SIZ 9');
+test('byte offset 400 is word 200 [common practice]: a window at twice or half the place names the factor', () => {
+  expect(codes(400)).toEqual(['SIZ 9']);
+  expect(codes(100)).toEqual(['SIZ 9']);
+  const finding = theFinding(window(400), 'SIZ 9');
   expect(finding.severity).toBe('doubt');
-  expect(wordsOf(finding)).toContain('A notes b400 for B, which has it at b200: 2 times');
+  expect(wordsOf(finding)).toContain('nothing puts data into b400');
+  expect(wordsOf(finding)).toContain('2× the other lies b200');
 });
 
 test('where places are compared, POS 1 names the factor and this is silent', () => {

@@ -1,47 +1,61 @@
-import { formatAddress } from '../../../address/format-address.js';
-import { toldBeside, unitFactor } from '../../../lane/told-place.js';
-import { protocolOf } from '../../../protocol/catalogue.js';
-import { claimCell, laneReport } from '../../lane-report.js';
+import { formatSpan } from '../../../address/format-address.js';
+import { memoryOf } from '../../../address/memory.js';
+import { unitFactor } from '../../../lane/told-place.js';
+import { userOf } from '../../../lane/use-words.js';
+import { unmatchedUses } from '../pos/area-flow.js';
 import type { Rule } from '../../rule.js';
 
-/** Where places are compared, POS 1 names the factor; where lengths differ by one, SIZ 1 does. This is for the rest. */
+/**
+ * Where one end names the place of the other, POS 1 names the factor; where lengths differ by one, SIZ 1 does. This is for
+ * memory in between.
+ */
 export const otherUnits: Rule = {
   meta: {
     code: 'SIZ 9',
-    title: 'A reference and the place it names are counted in the same units',
+    title: 'A window and the data that it is for are counted in the same units',
     source: 'common practice: byte offset 3000 is word 1500',
     yieldsTo: ['SIZ 1'],
     yieldsAtCell: ['POS 1'],
     messages: {
       factor: {
         severity: 'doubt',
-        headline:
-          '{lane}: {a} notes {told} for {b}, which has it at {true}: {factor} times, so one end counts other units',
-        says: ['{aName}: {b} at [[{told}]], as noted here', '{bName}: {bDoes} [[{bRange}]]'],
-        consequence: 'Whoever takes the place from here is sent to the wrong one.',
-        remedy: 'Find out in which units {a} counts, and note the place as {b} writes it.',
+        headline: '{a}: nothing puts data into {range} ({what}); {factor}× the other lies {there}, which {by} fills',
+        says: ['{what}: [[{range}]]', '{by}: [[{there}]]'],
+        consequence: 'One end may count bytes where the other counts words, and then gets other data, or none.',
+        remedy: 'Find out in which units each end counts, and correct the place.',
       },
     },
   },
   on: {
-    *lane(comparison, context) {
-      const { exchange, sides } = comparison;
-      if (protocolOf(exchange).places(exchange.transfer) === 'named') return;
-      for (const side of sides) {
-        const told = side.claim.toldPlace?.trim() ?? '';
-        const other = sides.find((s) => s !== side);
-        if (told === '' || !other?.block) continue;
-        const beside = toldBeside(context.reader, told, other.block);
-        const factor = beside && beside.true > 0 ? unitFactor(beside.told, beside.true) : null;
-        if (factor === null) continue;
-        yield laneReport(context, comparison, {
+    *area(area, context) {
+      const memory = memoryOf(context.reader, area.id);
+      if (!memory) return;
+      const puts = area.writers.length > 0 ? [] : context.occupancy.inArea(area.id).filter((use) => use.puts);
+      for (const { use } of puts.length > 0 ? unmatchedUses(area, context, 'put') : []) {
+        const start = use.spans[0]!.start;
+        const found = puts.flatMap((put) => {
+          const other = put.spans[0]!.start;
+          const factor = start > 0 && other > 0 ? unitFactor(start, other) : null;
+          return factor === null ? [] : [{ put, factor }];
+        })[0];
+        const [user, by] = [userOf(context.reader, use), found && userOf(context.reader, found.put)];
+        if (!found || !user || !by) continue;
+        yield {
           message: 'factor',
-          label: `place ×${factor}`,
-          sides: [side, other],
-          cells: [claimCell(side, 'toldPlace'), claimCell(other, 'place')],
-          params: { told, true: formatAddress(other.block.memory, other.block.place), factor: String(factor) },
-          subjects: [side.claim.id],
-        });
+          label: `place ×${found.factor}`,
+          about: { kind: 'station', id: memory.station.id, name: memory.station.name },
+          parties: [{ station: memory.station.id }],
+          cells: [user.cell, by.cell],
+          params: {
+            ...{ a: memory.station.name, range: user.range, what: `${user.group}, ${user.name}` },
+            ...{
+              factor: String(found.factor),
+              there: formatSpan(memory, found.put.spans[0]!),
+              by: `${by.group}, ${by.name}`,
+            },
+          },
+          subjects: [area.id, use.id],
+        };
       }
     },
   },

@@ -5,7 +5,8 @@ import { set } from '../../../change/make.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Difference, DifferenceOf } from '../../../lane/difference.js';
 import { inTheWay, reconcilingSwaps } from '../../../lane/reconcile.js';
-import { sideOf, type Side } from '../../../lane/side.js';
+import type { Side } from '../../../lane/side.js';
+import { sidesOf } from '../../../lane/sides-of.js';
 import { SWAP_WORDS } from '../../../lane/swap-words.js';
 import type { Reader } from '../../../model/project.js';
 import type { Finding } from '../../finding.js';
@@ -82,10 +83,10 @@ export function swapFixes(finding: Finding, reader: Reader): Fix[] {
   const lane = finding.lane ? reader.get('lane', finding.lane) : undefined;
   const exchange = lane && reader.get('exchange', lane.exchange);
   if (!lane || !exchange) return [];
-  const sides = [...new Set(finding.cells.map((cell) => cell.id))].flatMap((id) => {
-    const claim = reader.get('claim', id);
-    return claim ? (sideOf(reader, claim, exchange) ?? []) : [];
-  });
+  const all = sidesOf(reader, lane, exchange);
+  const sides = [...new Set(finding.cells.map((cell) => cell.id))].flatMap(
+    (id) => all.find((side) => side.claim.id === id) ?? [],
+  );
   const [a, b] = sides;
   if (!a || !b) return [];
   const [source, sink] = a.claim.direction === 'reads' ? [b, a] : [a, b];

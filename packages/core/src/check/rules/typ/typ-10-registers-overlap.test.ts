@@ -21,9 +21,10 @@ test('a REAL at register 56 takes 56 and 57 [common practice]: the next value ma
   expect(words).toContain('Level of A takes 2 registers, and Flow begins inside them');
 });
 
-test('bits and bit strings over a number are another view of it', () => {
-  for (const second of ['WORD', 'BOOL']) expect(codesOf(values('DINT', second, 16))).toEqual([]);
-  expect(codesOf(values('INT', 'INT', 0))).toEqual([]);
+test('a BOOL inside a whole number is one of its bits; whatever else lies on one place is POS 9', () => {
+  expect(codesOf(values('DINT', 'BOOL', 16))).toEqual([]);
+  for (const second of ['WORD', 'INT']) expect(codesOf(values('INT', second, 0))).toEqual(['POS 9', 'POS 9']);
+  expect(codesOf(values('DINT', 'WORD', 16))).toEqual(['POS 9', 'POS 9']);
 });
 
 test('a REAL taken as one register is one finding, also where the lengths differ because of it', () => {

@@ -1,5 +1,6 @@
 import { lengthBits } from '../../../address/length.js';
 import { set } from '../../../change/make.js';
+import { sameType } from '../../../data/same-type.js';
 import { elementary, formatType, parseType } from '../../../data/types.js';
 import { readable } from '../../../model/as-typed.js';
 import type { TypeRef } from '../../../model/claim.js';
@@ -71,15 +72,18 @@ export const registersOverlap: Rule = {
     const { a, b, aType, bType } = finding.params;
     const [x, y] = [parseType(aType!), parseType(bType!)];
     if (!x.ok || !y.ok) return [];
-    const [short, long, at] = bitsOf(x.value) < bitsOf(y.value) ? [0, y.value, a] : [1, x.value, b];
-    const cell = finding.cells[short];
-    const claim = cell && reader.get('claim', cell.id);
-    if (!cell || !claim) return [];
-    const changes = [set('claim', claim, cell.path, long)];
-    const length = readable(claim.length);
-    if (!finding.item && length && lengthBits(length) < bitsOf(long)) {
-      changes.push(set('claim', claim, ['length'], { count: bitsOf(long) / length.unit, unit: length.unit }));
-    }
+    const [long, at] = bitsOf(x.value) < bitsOf(y.value) ? [y.value, a] : [x.value, b];
+    // Where the tag of an end is longer than that end says here, both take the type of the tag.
+    const changes = finding.cells.flatMap((cell) => {
+      const claim = reader.get('claim', cell.id);
+      if (!claim) return [];
+      const known = readable(cell.path[0] === 'items' ? (claim.items[cell.path[1]!]?.type ?? null) : claim.type);
+      if (known && sameType(known, long)) return [];
+      const length = readable(claim.length);
+      const grown = !finding.item && length && lengthBits(length) < bitsOf(long);
+      const longer = length && { count: bitsOf(long) / length.unit, unit: length.unit };
+      return [set('claim', claim, cell.path, long), ...(grown ? [set('claim', claim, ['length'], longer)] : [])];
+    });
     return [{ label: `${at}: ${formatType(long)}`, changes }];
   },
 };
