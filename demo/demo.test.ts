@@ -164,7 +164,6 @@ test('the seeded faults are found, once each, with both values', () => {
     ],
     ['DIR 9', 'doubt', 'evaporators', 'PlantCtl, EvapHead: not decided'],
     ['TYP 10', 'blocker', 'panel-docktemp', 'Dock_Temperature is INT', 'DockTemp is REAL'],
-    ['DOC 7', 'doubt', 'panel-docktemp', 'is INT in this exchange', 'its list has REAL'],
     [
       'POS 2',
       'doubt',

@@ -258,7 +258,7 @@ export const moreClaims = (agreed: boolean): Claim[] => [
   ]),
   claim('temperatures', 'store-temperatures', 'plantctl', ints('StoreTemp', 'writes', 400, 12, { open: 'may read' })),
   claim('temperatures', 'store-temperatures', 'skidctl', {
-    ...ints('StoreT', 'reads', 1400, 12),
+    ...ints('StoreT', 'reads', 1600, 12),
     declared: agreed ? 12 : 10,
   }),
   claim('temperatures', 'store-temperatures', 'controlroom', ints('StoreTemperatures', 'reads', 0, 12, SWAPPED)),

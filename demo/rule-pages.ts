@@ -9,16 +9,22 @@ const FAMILIES: Record<string, string> = {
   TYP: 'Types and order',
   DIR: 'Direction and right',
   NAM: 'Names',
+  TIM: 'Time',
   CAP: 'Limits',
+  ROU: 'Routes',
   DOC: 'Agreement',
 };
 
 const SEVERITY = { blocker: 'Blocker', doubt: 'Doubt', hint: 'Hint' } as const;
 const plain = (text: string) => text.replace(/\[\[|\]\]/g, '');
 
+const familyOf = ({ meta }: Rule): string => meta.code.split(' ')[0]!;
+
 /** A page a family of rules, and a list of all; made from the rules' own facts. */
 export function rulePages(rules: readonly Rule[]): Map<string, string> {
   const pages = new Map<string, string>();
+  const without = rules.find((rule) => !(familyOf(rule) in FAMILIES));
+  if (without) throw new Error(`${without.meta.code} is of no family that has a title here`);
   const index = ['# Rules', '', 'Made from the rules themselves by `npm run docs`.', ''];
   for (const [family, title] of Object.entries(FAMILIES)) {
     const own = rules
@@ -29,7 +35,8 @@ export function rulePages(rules: readonly Rule[]): Map<string, string> {
     for (const { meta, fixes } of own) {
       index.push(`- **${meta.code}** ${meta.title}`);
       lines.push(`## ${meta.code} · ${meta.title}`, '', `Source: ${meta.source}.`);
-      if (meta.yieldsTo) lines.push(`Silent where the same thing is said by ${meta.yieldsTo.join(', ')}.`);
+      const yields = [...(meta.yieldsTo ?? []), ...(meta.yieldsAtCell ?? [])];
+      if (yields.length > 0) lines.push(`Silent where the same thing is said by ${yields.join(', ')}.`);
       if (fixes) lines.push('Has a ready fix where the remedy is certain.');
       lines.push('');
       for (const message of Object.values(meta.messages)) {

@@ -8,7 +8,7 @@ test('a Doubt is accepted with reason and name, by keyboard; it counts again whe
   const begun = await app.file(project);
   await page.goto(`${app.url}/p/${project}/findings`);
   await expectDemo(page);
-  await page.getByRole('button', { name: /^4 Doubts$/ }).press('Enter');
+  await page.getByRole('button', { name: /^3 Doubts$/ }).press('Enter');
   const entry = page.getByRole('article').filter({ hasText: 'ADR 7' });
   const form = entry.getByRole('form', { name: 'Accept ADR 7' });
 
