@@ -62,7 +62,7 @@ test('Space leads to the row; the lane of the cursor is the strong one; M folds 
   await expect(box).toBeVisible();
 });
 
-test('Swap exchanges the pages, and what is typed still goes to its own end', async ({ page }) => {
+test('Swap exchanges the pages, and what is typed still goes to its own end', async ({ page, app }) => {
   const heads = page.getByRole('heading', { level: 2 });
   await expect(heads.first()).toHaveText('PlantCtl');
   await page.getByRole('button', { name: 'Swap' }).click();
@@ -72,8 +72,9 @@ test('Swap exchanges the pages, and what is typed still goes to its own end', as
   await page.keyboard.type('6');
   await page.keyboard.press('Enter');
   await expectTally(page, 2, 0);
+  await page.goto(app.url);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.goBack();
-  await page.goForward();
   await expect(heads.first()).toHaveText('SkidCtl');
 });
 

@@ -106,9 +106,7 @@ export function FindBox() {
   }, 'also while typing');
 
   const took = useEffectEvent((of: string, list: Hit[]) => {
-    if (of !== query) return;
-    setHits({ of, list });
-    if (awaited.current === of) choose(foundIn(list)[0]);
+    if (of === query) setHits({ of, list });
   });
   useEffect(() => {
     if (query.trim() !== '' && ready)
@@ -116,6 +114,11 @@ export function FindBox() {
         .find(query)
         .then((found) => took(query, found));
   }, [query, ready, project]);
+  // Only once they are drawn: an Enter between their coming and that would wait for hits that had come.
+  const drawn = useEffectEvent(() => {
+    if (awaited.current !== null && awaited.current === hits.of) choose(foundIn(hits.list)[0]);
+  });
+  useEffect(() => drawn(), [hits]);
 
   const asked = query.trim().toLowerCase();
   const fitting =
