@@ -187,9 +187,13 @@ async function longSheetRows(page: Page, server: Server): Promise<Row[]> {
     );
   }
   await openValues(page);
-  const whileScrolled = await noteLongTasks(page);
-  await scroll(page);
-  const longest = await whileScrolled();
+  const longTasks: number[] = [];
+  for (let i = 0; i < 3; i++) {
+    const whileScrolled = await noteLongTasks(page);
+    await scroll(page);
+    longTasks.push(await whileScrolled());
+  }
+  const longest = middle(longTasks);
   const whileTyped = await noteLongTasks(page);
   await type(page);
   const typed = await whileTyped();
@@ -202,7 +206,7 @@ async function longSheetRows(page: Page, server: Server): Promise<Row[]> {
       met: open < MOST_SHEET_MS,
     },
     {
-      work: `scrolling it with all values open, the longest task (typing into it: ${inWords(typed)})`,
+      work: `scrolling it with all values open, the longest task (of three times, the middle one; typing into it: ${inWords(typed)})`,
       figure: inWords(longest),
       aim: `none over ${LONGEST_TASK_MS} ms`,
       met: longest <= LONGEST_TASK_MS,

@@ -51,6 +51,7 @@ export function asJson(files: readonly CheckedFile[]): string {
             key: checked.finding.key,
             about: checked.finding.about,
             ...(checked.finding.lane ? { lane: checked.finding.lane } : {}),
+            ...(checked.finding.lanes ? { lanes: checked.finding.lanes } : {}),
             cells: checked.finding.cells,
             headline: checked.text.headline,
             says: says(checked),

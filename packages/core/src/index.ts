@@ -30,7 +30,7 @@ export * from './find/find.js';
 export * from './check/acceptance.js';
 export * from './check/catalogue.js';
 export * from './check/engine.js';
-export { SEVERITIES, type Cell, type Finding, type Params, type Severity } from './check/finding.js';
+export { lanesOf, SEVERITIES, type Cell, type Finding, type Params, type Severity } from './check/finding.js';
 export * from './check/order-of-work.js';
 export type { Fix, Rule } from './check/rule.js';
 export * from './check/sentence.js';

@@ -1,9 +1,11 @@
+import type { Server } from 'node:http';
 import { connect, type AddressInfo, type Socket } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import fc from 'fast-check';
+import type { Logger } from 'typeorm';
 import { commit, imported, newDemo, newSmall, testServer, type TestServer } from '../testing/server.testing.js';
 import { tooMuchIn } from './body-size.js';
-import { MOST_STREAMS_OF_ONE } from './limits.js';
+import { MOST_STREAMS_OF_ONE, SILENT_MS } from './limits.js';
 
 let server: TestServer;
 let project: string;
@@ -122,6 +124,24 @@ describe('whoever does not read', () => {
       for (const socket of sockets) socket.destroy();
     }
   });
+
+  test('a connection over which nothing goes is given up', async () => {
+    const own = await testServer(server);
+    const http = own.app.getHttpServer() as Server;
+    expect(http.timeout).toBe(SILENT_MS);
+    http.setTimeout(200);
+    const given = new Promise((resolve) => http.once('connection', (held: Socket) => held.once('close', resolve)));
+    await own.app.listen(0, '127.0.0.1');
+    const socket = connect((http.address() as AddressInfo).port, '127.0.0.1');
+    socket.on('error', () => undefined);
+    // Half a request, and nothing after it.
+    socket.write(
+      'POST /api/projects HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 20\r\n\r\n{"na',
+    );
+    await given;
+    socket.destroy();
+    await own.close();
+  });
 });
 
 describe('streams of news', () => {
@@ -164,6 +184,54 @@ describe('streams of news', () => {
     }
   });
 });
+
+test('however many follow however many projects, one question to the database serves them all', async () => {
+  const STREAMS = 40;
+  const own = await testServer(server);
+  await own.app.listen(0, '127.0.0.1');
+  const url = await own.app.getUrl();
+  const projects = await Promise.all(Array.from({ length: 5 }, () => newSmall(server)));
+  const open = Array.from({ length: STREAMS }, () => new AbortController());
+  const streams = await Promise.all(
+    open.map(async ({ signal }) => {
+      const { body } = await fetch(`${url}/api/events?projects=${projects.join()}`, { signal });
+      return body!.pipeThrough(new TextDecoderStream()).getReader();
+    }),
+  );
+  const hear = (news: string) =>
+    Promise.all(
+      streams.map(async (stream) => {
+        for (let told = ''; !told.includes(news);) told += (await stream.read()).value;
+      }),
+    );
+  try {
+    await hear('"revision":0');
+    let asked = 0;
+    const counted: Logger = { logQuery: () => asked++, ...QUIET };
+    own.database.logger = counted;
+    // Another process commits: it is heard of by asking. Three rounds, at most two of questions each.
+    for (const revision of [1, 2, 3]) {
+      const change = { kind: 'station', id: 'skidctl', path: ['comment'], after: `round ${revision}` } as const;
+      const before = revision > 1 ? { before: `round ${revision - 1}` } : {};
+      const set = { id: `round${revision}`, label: '', changes: [{ ...change, ...before }] };
+      await commit(server, projects[4]!, set).expect(201);
+      await hear(`"revision":${revision}`);
+    }
+    expect(asked).toBeGreaterThan(0);
+    expect(asked).toBeLessThan(STREAMS);
+  } finally {
+    for (const one of open) one.abort();
+    await own.close();
+  }
+});
+
+const QUIET = {
+  logQueryError: () => undefined,
+  logQuerySlow: () => undefined,
+  logSchemaBuild: () => undefined,
+  logMigration: () => undefined,
+  log: () => undefined,
+};
 
 describe('texts and names as nobody types them', () => {
   const send = (after: unknown, path = ['name'], more: object = {}) =>

@@ -18,6 +18,7 @@ import {
   type SheetColumn,
   type SheetRow,
   type Table,
+  lanesOf,
 } from '@dialoga/core';
 import { grouped } from '../findings/grouped';
 import { Says } from '../findings/says';
@@ -59,7 +60,7 @@ const DIRECTION_WORDS = ['writes', 'reads', 'both'];
 /** All rows of the two-ended sheet, ready for the grid. */
 export function sheetGridRows(state: SheetState): GridRow[] {
   const { project, exchange, left, right, open } = state;
-  const byLane = grouped(state.findings, (f) => (f.lane ? [f.lane] : []));
+  const byLane = grouped(state.findings, lanesOf);
   const wrong = wrongCells(state.findings);
   const touching = grouped(state.findings, (f) => [...new Set(f.cells.map((cell) => cell.id))]);
   const rows: GridRow[] = [];

@@ -16,6 +16,7 @@ import {
   type Finding,
   type SheetColumn,
   type SheetEdit,
+  lanesOf,
 } from '@dialoga/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -225,7 +226,7 @@ export function SheetPage() {
         <ExplainDialog
           lane={toExplain}
           item={explaining.item}
-          findings={counting.filter((f) => f.lane === toExplain.id)}
+          findings={counting.filter((f) => lanesOf(f).includes(toExplain.id))}
           onClose={() => setExplaining(null)}
         />
       )}

@@ -1,4 +1,4 @@
-import type { Finding } from '@dialoga/core';
+import { lanesOf, type Finding } from '@dialoga/core';
 import { Dialog, Heading } from 'react-aria-components';
 import { ExplainDialog } from '../exchanges/explain-dialog';
 import { Overlay, Panel } from '../frame/overlay';
@@ -11,9 +11,10 @@ import { FindingExplained } from './finding-explained';
 export function ExplainFinding({ finding, onClose }: { finding: Finding; onClose: () => void }) {
   const project = useStateOf((s) => s.project.project);
   const counting = useCounting();
-  const lane = finding.lane && project?.get('lane', finding.lane);
+  const [first] = lanesOf(finding);
+  const lane = first && project?.get('lane', first);
   if (lane) {
-    const findings = counting.filter((f) => f.lane === lane.id);
+    const findings = counting.filter((f) => lanesOf(f).includes(lane.id));
     return <ExplainDialog lane={lane} item={finding.item} findings={findings} onClose={onClose} />;
   }
   return (

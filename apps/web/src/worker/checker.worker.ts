@@ -50,9 +50,9 @@ export interface Checked {
 }
 
 /** A slice is over after so long, or with so many changes, whichever comes first: the page takes each in without a hitch. */
-const FIRST_SLICE_MS = 25;
-const NEXT_SLICE_MS = 80;
-const SLICE_CHANGES = 100;
+const FIRST_SLICE_MS = 20;
+const NEXT_SLICE_MS = 60;
+const SLICE_CHANGES = 60;
 
 const slice = (ms: number) => {
   const end = performance.now() + ms;

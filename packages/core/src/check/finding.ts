@@ -32,6 +32,8 @@ export interface Finding {
   about: { kind: Kind; id: string; name: string };
   /** the lane, where it is about one */
   lane?: string;
+  /** the lanes, where one cause shows in several */
+  lanes?: readonly string[];
   /** the value in the lane, where it is about one */
   item?: string;
   parties: readonly Party[];
@@ -41,3 +43,7 @@ export interface Finding {
   /** words for the difference column */
   label: string;
 }
+
+/** The lanes that a finding is about: one, several, or none where it is about something else. */
+export const lanesOf = ({ lane, lanes }: Pick<Finding, 'lane' | 'lanes'>): readonly string[] =>
+  lanes ?? (lane ? [lane] : []);

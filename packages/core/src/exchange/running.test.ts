@@ -77,12 +77,13 @@ test('where a reserved range may start is written as an address and a step, and 
   ]);
   const typed = after(
     ranged,
-    editReservation(ranged, ranged.get('area', 'areac')!, 'r', 'mayStart', 'b10 every 4 words'),
+    editReservation(ranged, ranged.get('area', 'areac')!, 'r', 'mayStart', 'b10 to b50 every 4 words'),
   );
   const area = typed.get('area', 'areac')!;
-  expect(area.reservations.r).toMatchObject({ firstStart: 160, startStep: 64 });
-  expect(mayStartText(typed, area, area.reservations.r!)).toBe('b10 every 4 words');
+  expect(area.reservations.r).toMatchObject({ firstStart: 160, lastStart: 800, startStep: 64 });
+  expect(mayStartText(typed, area, area.reservations.r!)).toBe('b10 to b50 every 4 words');
   expect(editReservation(typed, area, 'r', 'mayStart', 'q1 every 4').problem).toContain('q1');
+  expect(editReservation(typed, area, 'r', 'mayStart', 'b50 to b10').problem).toContain('b10 lies before b50');
   const free = after(typed, editReservation(typed, area, 'r', 'mayStart', ''));
   expect(mayStartText(free, free.get('area', 'areac')!, free.get('area', 'areac')!.reservations.r!)).toBe('');
 });

@@ -1,6 +1,8 @@
 import { parseIpv4 } from '../address/ipv4.js';
 import { specialAddress } from '../address/special.js';
 import { cpuSlotOf } from '../hardware/cpu-slot.js';
+import { slotsOfRemoteIo } from '../hardware/remote-slots.js';
+import { looksAtUnit } from '../wiring/looks-at-unit.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
@@ -31,6 +33,8 @@ export const TOLD_WORDS: Record<ToldFieldName, string> = {
 /** One thing that an end was told about another, beside what is so. */
 export interface ToldValue {
   field: ToldFieldName;
+  /** the field's word where it says more here than elsewhere */
+  word: string;
   other: End;
   /** what it was told about: the other end's station, or the coupler that stands for it */
   station: string;
@@ -68,7 +72,7 @@ export function toldFields(reader: Reader, exchange: Exchange, end: End): ToldVa
       const medium = port?.network ? reader.get('network', port.network)?.kind : undefined;
       return fields
         .filter((field) => isAsked(field, medium, end.told[other.id]?.[field.field]))
-        .map((field) => toldValue(reader, protocol, end, { end: other, station }, port, field));
+        .map((field) => toldValue(reader, exchange, protocol, end, { end: other, station }, port, field));
     });
 }
 
@@ -77,6 +81,7 @@ const isAsked = ({ on }: ToldField, medium: NetworkKind | undefined, typed: stri
 
 function toldValue(
   reader: Reader,
+  exchange: Exchange,
   protocol: Protocol,
   end: End,
   { end: other, station }: { end: End; station: string },
@@ -86,17 +91,22 @@ function toldValue(
   const typed = end.told[other.id]?.[field]?.trim() ?? '';
   const told = typed || (fallback ?? '');
   const isDefault = typed === '' && told !== '';
-  const truth = truthOf(reader, protocol, station, port, field, other);
+  const ofRemoteIo = field === 'slot' && exchange.kind === 'remote I/O';
+  const slots = ofRemoteIo ? slotsOfRemoteIo(reader, station, end.station) : [];
+  const truth = ofRemoteIo ? (slots[0] ?? null) : truthOf(reader, protocol, station, port, field, other);
   const together = field === 'address' && isLoopback(told) && onOneComputer(reader, end.station, station);
-  const same = truth !== null && (together || isSame(reader, station, field, told, truth));
+  const anyIsRight = field === 'unit' && port !== undefined && !looksAtUnit(reader, port);
+  const same =
+    anyIsRight || (truth !== null && (together || slots.includes(told) || isSame(reader, station, field, told, truth)));
   const automatic = field === 'address' && port?.how === 'automatic';
   const base = {
     field,
+    word: ofRemoteIo ? 'slot' : TOLD_WORDS[field],
     other,
     station,
     told,
     isDefault,
-    optional,
+    optional: optional || anyIsRight,
     truth,
     same,
     automatic,

@@ -15,8 +15,9 @@ export class Reservation {
   @IsText() reason?: string;
   /** the owner puts data there of itself; exchanges may then send it on, but put nothing there */
   @IsOptional() @IsBoolean() puts?: boolean;
-  /** the first place at which it may start, in bits of the area, and how far it is to the next */
+  /** the first and the last place at which it may start, in bits of the area, and how far it is from one to the next */
   @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
+  @IsOptional() @IsInt() @Min(0) lastStart?: number | null;
   @IsOptional() @IsInt() @Min(1) startStep?: number | null;
   @RecordOf(() => BlockMember, { nullable: true }) members?: Record<string, BlockMember> | null;
 }

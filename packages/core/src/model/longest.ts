@@ -113,6 +113,7 @@ const OTHERS: readonly [longest: number, Partial<Record<Kind, readonly string[]>
         'stationText.source',
         'routeText.source',
         'unitIsLastOctet.source',
+        'checksUnit.source',
       ],
       station: ['name', 'takenFrom.project', 'takenFrom.station', 'firmware.*.part', 'groups.*.name'],
       rack: ['name', 'zones.*.name'],

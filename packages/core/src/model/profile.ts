@@ -73,9 +73,10 @@ export class ReservedBlock {
   @IsOrder() order!: number;
   @IsName() name!: string;
   @IsIn(AREA_KINDS) areaKind!: AreaKind;
-  /** in bits of the area: its length, the first place where it may start, and how far it is to the next */
+  /** in bits of the area: its length, the first and the last place where it may start, and how far from one to the next */
   @IsInt() @Min(1) @Max(1e6) length!: number;
   @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
+  @IsOptional() @IsInt() @Min(0) lastStart?: number | null;
   @IsOptional() @IsInt() @Min(1) startStep?: number | null;
   @RecordOf(() => BlockMember) members!: Record<string, BlockMember>;
   @IsString() @AtMost(500) source!: string;
@@ -158,6 +159,8 @@ export class Profile {
   @Nested(() => RouteText, { nullable: true }) routeText?: RouteText | null;
   /** its unit address is by custom the last part of its IP address */
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
+  /** over Ethernet, too, it answers to its own unit only */
+  @Nested(() => Custom, { nullable: true }) checksUnit?: Custom | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */
   @RecordOf(() => OwnWord) words!: Record<string, OwnWord>;
   @IsText() comment?: string;

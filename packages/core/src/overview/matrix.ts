@@ -1,5 +1,5 @@
 import { lengthBits } from '../address/length.js';
-import type { Finding } from '../check/finding.js';
+import { lanesOf, type Finding } from '../check/finding.js';
 import { laneName, worse, type Verdict } from '../lane/compare.js';
 import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';
@@ -86,7 +86,7 @@ export function matrixOf(project: Project, made: Iterable<MatrixCell>): Matrix {
 export function blockedExchanges(findings: Iterable<Finding>): Set<string> {
   const blocked = new Set<string>();
   for (const f of findings)
-    if (f.severity === 'blocker' && !f.lane && f.about.kind === 'exchange') blocked.add(f.about.id);
+    if (f.severity === 'blocker' && lanesOf(f).length === 0 && f.about.kind === 'exchange') blocked.add(f.about.id);
   return blocked;
 }
 

@@ -1,4 +1,4 @@
-import type { Finding } from '../check/finding.js';
+import { lanesOf, type Finding } from '../check/finding.js';
 import type { Verdict } from '../lane/compare.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
@@ -26,7 +26,9 @@ export function overviewOf(
   verdictOf: (lane: string) => Verdict | undefined,
   findings: readonly Finding[],
 ): Overview {
-  const blocked = new Set(findings.filter((f) => f.severity === 'blocker' && !f.lane).map((f) => f.about.id));
+  const blocked = new Set(
+    findings.filter((f) => f.severity === 'blocker' && lanesOf(f).length === 0).map((f) => f.about.id),
+  );
   const exchanges = inOrder(project, 'exchange').map((exchange): ExchangeLanes => ({
     exchange: exchange.id,
     name: exchange.name,

@@ -16,18 +16,22 @@ import { CALLING, NETWORK_KINDS } from '../model/words.js';
 import { orderAfter } from '../model/order.js';
 import { partTwice } from '../text/template.js';
 import { BLOCK_FORM, readBlock } from './block-text.js';
+import { limitKey } from './connection-limits.js';
 import { changed, parseWord, refused, type FieldEdit } from './field-edit.js';
 import { protocolNamed } from './protocol-named.js';
 
 /** What can be written into the line for something more that a type states. */
 export const FIGURE_FORMS = [
   'connections 16',
+  'connections per partner 2',
+  'connections over Modbus TCP 8',
   'factory unit 247',
   'digital input: discrete inputs from 1, 16 a dial',
   'speaks Modbus TCP: calls, listens; ethernet',
   'forwards requests by unit; from 2.4',
   'routes Plant LAN > 10.0.0.1 / rack > 0',
   'unit is the last part of the address',
+  'unit is checked',
   'sizes Modbus TCP: 4, 16, 32',
   'points {station}:{slot}:{kind}.{channel}',
   `block Communication module: ${BLOCK_FORM}`,
@@ -79,6 +83,15 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   const rows = /^rows (.*\{address\}.*)$/i.exec(text);
   if (rows) return put(['stationText'], { text: rows[1]!.trim(), source: '' });
   if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });
+  if (/^unit is checked/i.test(text)) return put(['checksUnit'], { source: '' });
+  const perPartner = /^connections per partner (\d{1,9})$/i.exec(text);
+  if (perPartner) return put(['limits', limitKey({ by: 'partner' })], { value: Number(perPartner[1]), source: '' });
+  const over = /^connections over (.+?) (\d{1,9})$/i.exec(text);
+  const counted = over && protocolNamed(over[1]!);
+  if (counted) {
+    const key = limitKey({ by: 'protocol', protocol: counted });
+    return put(['limits', key], { value: Number(over[2]), source: '' });
+  }
   const limit = /^([a-z]+)\s+(\d{1,9})$/i.exec(text);
   if (limit) return put(['limits', limit[1]!.toLowerCase()], { value: Number(limit[2]), source: '' });
   const found = speaks && !protocol ? `“${speaks[1]}” is no protocol` : `“${text}” is not understood`;

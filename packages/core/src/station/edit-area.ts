@@ -143,14 +143,16 @@ function oneOf(area: Area, path: string[], text: string, words: readonly string[
 
 export type ReservationColumn = 'from' | 'length' | 'owner' | 'reason' | 'puts' | 'mayStart';
 
-const MAY_START = /^(.+?)(?:\s+every\s+(.+))?$/i;
+const MAY_START = /^(.+?)(?:\s+to\s+(.+?))?(?:\s+every\s+(.+))?$/i;
 
-/** `w1200 every 16 words`: where a reserved range may start; empty: anywhere. */
-export function mayStartText(reader: Reader, area: Area, { firstStart, startStep }: Reservation): string {
+/** `w1200 to w1680 every 16 words`: where a reserved range may start; empty: anywhere. */
+export function mayStartText(reader: Reader, area: Area, { firstStart, lastStart, startStep }: Reservation): string {
   const memory = memoryOf(reader, area.id);
   if (typeof firstStart !== 'number' || !memory) return '';
-  const first = spanAddresses(memory, { start: firstStart, end: firstStart + area.wordBits }).first;
-  return typeof startStep === 'number' ? `${first} every ${formatBits(startStep, area.wordBits)}` : first;
+  const at = (start: number) => spanAddresses(memory, { start, end: start + area.wordBits }).first;
+  const to = typeof lastStart === 'number' ? ` to ${at(lastStart)}` : '';
+  const every = typeof startStep === 'number' ? ` every ${formatBits(startStep, area.wordBits)}` : '';
+  return `${at(firstStart)}${to}${every}`;
 }
 
 /** Typed text into one field of a reservation: the start as an address of the area, the length with its unit. */
@@ -175,13 +177,19 @@ export function editReservation(
     return typeof start === 'number' ? store({ ...reservation, start }) : start;
   }
   if (column === 'mayStart') {
-    if (clean === '') return store({ ...reservation, firstStart: null, startStep: null });
-    const [, first = '', every] = MAY_START.exec(clean) ?? [];
+    if (clean === '') return store({ ...reservation, firstStart: null, lastStart: null, startStep: null });
+    const [, first = '', last, every] = MAY_START.exec(clean) ?? [];
     const firstStart = startOf(reader, area, first);
     if (typeof firstStart !== 'number') return firstStart;
-    if (every === undefined) return store({ ...reservation, firstStart, startStep: null });
+    const lastStart = last === undefined ? null : startOf(reader, area, last);
+    if (lastStart !== null && typeof lastStart !== 'number') return lastStart;
+    if (lastStart !== null && lastStart < firstStart) {
+      return refused({ found: `${last} lies before ${first}`, expected: 'the first start stands first' });
+    }
+    if (every === undefined) return store({ ...reservation, firstStart, lastStart, startStep: null });
     const step = parseLength(every, area.wordBits);
-    return step.ok ? store({ ...reservation, firstStart, startStep: lengthBits(step.value) }) : refused(step);
+    const stepBits = step.ok ? lengthBits(step.value) : 0;
+    return step.ok ? store({ ...reservation, firstStart, lastStart, startStep: stepBits }) : refused(step);
   }
   if (column === 'length') {
     const length = parseLength(clean, area.wordBits);

@@ -62,14 +62,20 @@ test('a new profile says nothing and is legal', () => {
 });
 
 test('a block that a type takes of its memory: added, its parts typed, never shorter than they reach', () => {
-  const form = '16 bytes of memory, from byte 400, every 16 bytes';
+  const form = '16 bytes of memory, from byte 400 to 4080, every 16 bytes';
   let project = after(addFigure(profile(), `block Card: ${form}`, 'card'));
   const own = () => project.get('profile', 'pa')!;
   const typed = (edit: FieldEdit) => {
     expect(edit.problem).toBeNull();
     project = applied(project, { id: 's', label: '', changes: edit.changes });
   };
-  expect(own().blocks!.card).toMatchObject({ name: 'Card', length: 128, firstStart: 3200, startStep: 128 });
+  expect(own().blocks!.card).toMatchObject({
+    name: 'Card',
+    length: 128,
+    firstStart: 3200,
+    lastStart: 32640,
+    startStep: 128,
+  });
   expect(profileFigures(own()).find((f) => f.id === 'blocks.card')?.value).toBe(form);
   const block = () => profileBlocks(own())[0]!;
   typed(editBlockMember(block(), 'm1', 'name', 'Listen'));

@@ -6,6 +6,7 @@ import { PROTOCOLS } from '../protocol/catalogue.js';
 import { readRouteForm } from '../route/route-form.js';
 import { routeSample } from '../route/route-text.js';
 import { BLOCK_FORM, blockText, readBlock } from './block-text.js';
+import { connectionWords, countedBy } from './connection-limits.js';
 import { readForward, readRadioBlock, readSizes, readSpeech } from './add-figure.js';
 import { partTwice } from '../text/template.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from './field-edit.js';
@@ -22,7 +23,6 @@ export interface ProfileFigure {
 }
 
 const LIMIT_WORDS: Record<string, string> = {
-  connections: 'connections at most',
   bytes: 'bytes exchanged at most',
   nodes: 'devices on a network at most',
   tags: 'tags at most',
@@ -72,7 +72,9 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     },
   ];
   for (const [key, { value, source }] of Object.entries(profile.limits).sort(([a], [b]) => (a < b ? -1 : 1))) {
-    figures.push({ id: `limits.${key}`, what: LIMIT_WORDS[key] ?? `${key} at most`, value: String(value), source });
+    const counted = countedBy(key);
+    const what = counted ? `${connectionWords(counted)} at most` : (LIMIT_WORDS[key] ?? `${key} at most`);
+    figures.push({ id: `limits.${key}`, what, value: String(value), source });
   }
   for (const [key, preset] of Object.entries(profile.presets ?? {})) {
     const what = `${preset.field} from the factory, not yet set`;
@@ -90,6 +92,10 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
   if (profile.unitIsLastOctet) {
     const { source } = profile.unitIsLastOctet;
     figures.push({ id: 'unitIsLastOctet', what: 'unit is the last part of the address', value: 'yes', source });
+  }
+  if (profile.checksUnit) {
+    const { source } = profile.checksUnit;
+    figures.push({ id: 'checksUnit', what: 'answers to its own unit only, over Ethernet too', value: 'yes', source });
   }
   for (const [key, speech] of Object.entries(profile.speaks ?? {})) {
     const least = speech.firmware ? `; from ${speech.firmware}` : '';
@@ -148,7 +154,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
-    if (['unitIsLastOctet', 'pointText', 'itemText', 'stationText', 'routeText'].includes(head))
+    if (['unitIsLastOctet', 'checksUnit', 'pointText', 'itemText', 'stationText', 'routeText'].includes(head))
       return to([head, 'source'], clean);
     return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards', 'blocks', 'sizes'].includes(head)
       ? to([head, key, 'source'], clean)
@@ -231,6 +237,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       return refused({ found: `“${clean}” is shorter than its parts`, expected: `they reach to byte ${last / 8}` });
     }
     case 'unitIsLastOctet':
+    case 'checksUnit':
       return clean === '' || clean.toLowerCase() === 'no' ? to(path, undefined) : nothing;
     case 'presets':
       return clean === '' ? to(path, undefined) : to([...path, 'value'], clean);

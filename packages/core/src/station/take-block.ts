@@ -33,6 +33,7 @@ export function takeBlock(project: Project, station: Station, { block }: Offered
   const reservation: Reservation = {
     ...{ order: orderAfter(taken), start, length: block.length, owner: block.name, reason: block.source },
     ...(typeof block.firstStart === 'number' ? { firstStart: block.firstStart } : {}),
+    ...(typeof block.lastStart === 'number' ? { lastStart: block.lastStart } : {}),
     ...(typeof block.startStep === 'number' ? { startStep: block.startStep } : {}),
     members: { ...block.members },
   };

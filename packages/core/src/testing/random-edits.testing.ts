@@ -351,6 +351,7 @@ const FIELDS: readonly Field[] = [
   ],
   ['profile', 'presets', [null, { p: { field: 'unit', value: '11', source: 's' } }]],
   ['profile', 'unitIsLastOctet', [null, { source: 's' }]],
+  ['profile', 'checksUnit', [null, { source: 's' }]],
   ['rack', 'found', [null, 4, 5]],
   ['rack', 'size', [4, 2]],
   ['rack', 'takes', [[], ['AI-8']]],

@@ -1,4 +1,13 @@
-import { codesOf, edited, fixed, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
+import { newPort, newStation } from '../../../model/create.js';
+import {
+  added,
+  codesOf,
+  edited,
+  fixed,
+  theFinding,
+  twoStations,
+  wordsOf,
+} from '../../../testing/two-stations.testing.js';
 
 const twice = () =>
   edited(twoStations(), ['port', 'portb', 'address', '10.0.0.1'], ['end', 'ea', 'told.eb.address', '10.0.0.1']);
@@ -22,4 +31,21 @@ test('0.0.0.0 is not yet set and clashes with nobody', () => {
     ['port', 'portb', 'address', '0.0.0.0'],
   );
   expect(codesOf(project)).not.toContain('ADR 1');
+});
+
+test('a program has its host’s address: the two are one, and so are two programs of one host', () => {
+  const host = added(twoStations(), 'station', newStation('host', 30, 'Host'));
+  const wired = added(host, 'port', { ...newPort('ph', 10, 'host', 'net'), address: '10.0.0.2' });
+  expect(codesOf(wired)).toContain('ADR 1');
+  expect(codesOf(edited(wired, ['station', 'sb', 'runsOn', 'host']))).not.toContain('ADR 1');
+  const programs = edited(twice(), ['station', 'sa', 'runsOn', 'sb']);
+  expect(codesOf(programs)).not.toContain('ADR 1');
+});
+
+test('a further address of a port stands twice as its first does, and its own cell is mended', () => {
+  const further = { f: { order: 1, address: '10.0.0.1', mask: '/24', how: 'by hand' } };
+  const project = edited(twoStations(), ['port', 'portb', 'further', further]);
+  const finding = theFinding(project, 'ADR 1');
+  expect(finding.cells.map((cell) => cell.path)).toEqual([['address'], ['further', 'f', 'address']]);
+  expect(fixed(project, finding).get('port', 'portb')!.further!.f!.address).toBe('10.0.0.3');
 });

@@ -4,6 +4,8 @@ import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
+import { hostOf } from '../../../station/host-of.js';
+import { addressesOf, readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';
 
 export const addressTwice: Rule = {
@@ -24,14 +26,16 @@ export const addressTwice: Rule = {
   on: {
     *network(network, { reader }) {
       if (network.kind !== 'ethernet') return;
-      const byAddress = new Map<Ipv4, Port[]>();
+      const byAddress = new Map<Ipv4, Standing[]>();
       for (const port of childrenOf(reader, 'port', network.id)) {
-        const address = parseIpv4(port.address);
-        if (!address.ok || address.value === 0) continue;
-        byAddress.set(address.value, [...(byAddress.get(address.value) ?? []), port]);
+        for (const { value, path } of readAddressesOf(port)) {
+          byAddress.set(value, [...(byAddress.get(value) ?? []), { port, path }]);
+        }
       }
-      for (const [address, ports] of byAddress) {
-        if (ports.length < 2) continue;
+      for (const [address, all] of byAddress) {
+        const standing = withoutGuests(reader, all);
+        if (standing.length < 2) continue;
+        const ports = standing.map(({ port }) => port);
         const name = (port: Port) => reader.get('station', port.station)?.name ?? '';
         const free = nextFreeAddress(reader, network.id, ports[1]!);
         yield {
@@ -39,7 +43,7 @@ export const addressTwice: Rule = {
           label: 'address twice',
           about: { kind: 'network', id: network.id, name: network.name },
           parties: ports.map((port) => ({ station: port.station })),
-          cells: ports.map((port) => ({ kind: 'port', id: port.id, path: ['address'] })),
+          cells: standing.map(({ port, path }) => ({ kind: 'port', id: port.id, path })),
           params: {
             network: network.name,
             address: formatIpv4(address),
@@ -59,14 +63,35 @@ export const addressTwice: Rule = {
       if (free === null) return [];
       const station = reader.get('station', port.station)!.name;
       const text = formatIpv4(free);
-      const changes = [
-        set('port', port, ['address'], text),
-        set('port', port, ['former'], [...port.former, port.address]),
-      ];
-      return [{ label: `${station}: ${port.address} → ${text}`, changes }];
+      const was = addressesOf(port).find(({ path }) => path.join() === cell.path.join())!.address;
+      const changes = [set('port', port, cell.path, text), set('port', port, ['former'], [...port.former, was])];
+      return [{ label: `${station}: ${was} → ${text}`, changes }];
     });
   },
 };
+
+/** A port that has the address, and where in it that stands. */
+interface Standing {
+  port: Port;
+  path: readonly string[];
+}
+
+/** Without those of programs on a computer that has the address itself, or for another program: it is one and the same. */
+function withoutGuests(reader: Reader, all: readonly Standing[]): Standing[] {
+  const computers = new Set<string>();
+  const hostId = ({ port }: Standing) => {
+    const station = reader.get('station', port.station);
+    return station ? hostOf(reader, station).id : port.station;
+  };
+  const own = all.filter((one) => hostId(one) === one.port.station);
+  for (const one of own) computers.add(one.port.station);
+  return all.filter((one) => {
+    if (own.includes(one)) return true;
+    const first = !computers.has(hostId(one));
+    computers.add(hostId(one));
+    return first;
+  });
+}
 
 /** The next address after a port's own that nobody on the network has, inside its subnet. */
 export function nextFreeAddress(reader: Reader, network: string, port: Port): Ipv4 | null {
@@ -76,8 +101,7 @@ export function nextFreeAddress(reader: Reader, network: string, port: Port): Ip
   const subnet = subnetOf(own.value, mask.value);
   const taken = new Set<Ipv4>();
   for (const other of childrenOf(reader, 'port', network)) {
-    const address = parseIpv4(other.address);
-    if (address.ok) taken.add(address.value);
+    for (const { value } of readAddressesOf(other)) taken.add(value);
   }
   return nextFreeHost(subnet, taken, own.value + 1);
 }

@@ -1,4 +1,5 @@
-import { newPort, newStation } from '../../../model/create.js';
+import { newNetwork, newPort, newStation } from '../../../model/create.js';
+import type { ModuleKind } from '../../../model/words.js';
 import {
   added,
   codesOf,
@@ -31,18 +32,70 @@ test('nothing told: a Blocker where there is no default, silent where there is',
   expect(codesOf(edited(twoStations(), ['end', 'ea', 'told.eb.tcpPort', '502']))).toEqual([]);
 });
 
-test('another unit than the true one', () => {
-  const unit = edited(twoStations(), ['port', 'portb', 'unit', 7]);
-  expect(wordsOf(theFinding(unit, 'ADR 13'))).toContain('told unit 255 for B; it is 7');
-  expect(codesOf(fixed(unit, theFinding(unit, 'ADR 13')))).toEqual([]);
+// A server that is reached by its IP address alone ignores the unit; 255 is recommended, 0 accepted, and 1 is common.
+// [published: MODBUS Messaging on TCP/IP Implementation Guide V1.0b, 4.4.2.1] [from memory]
+test('a device that stands alone answers to any unit', () => {
+  for (const told of ['', '0', '1', '255', '9']) {
+    for (const unit of [null, 1, 7]) {
+      const project = edited(twoStations(), ['port', 'portb', 'unit', unit], ['end', 'ea', 'told.eb.unit', told]);
+      expect([told, unit, codesOf(project)]).toEqual([told, unit, []]);
+    }
+  }
 });
 
-test('what is not known yet is not fine', () => {
+test('another unit than the true one, of a type that looks at it, or with units behind it', () => {
+  const unit = edited(twoStations(), ['port', 'portb', 'unit', 7]);
+  const checks = edited(unit, ['profile', 'pb', 'checksUnit', { source: 'manual, 4' }]);
+  const line = added(unit, 'network', { ...newNetwork('line', 20, 'Line'), kind: 'serial line' });
+  const behind = added(line, 'port', { ...newPort('pl', 20, 'sb', 'line'), lineRole: 'calls' });
+  for (const project of [checks, behind]) {
+    expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('told unit 255 for B; it is 7');
+    expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).not.toContain('ADR 13');
+  }
+});
+
+test('the slot that remote I/O is asked under is that of a module which the controller has entered, or of the head', () => {
+  const racked = added(twoStations(), 'rack', {
+    ...{ id: 'rack', order: 10, name: 'R', station: 'sb', size: 4, first: 0, gaps: true, zones: {}, takes: [] },
+  });
+  const module = (id: string, slot: number, kind: ModuleKind) => ({
+    ...{ id, order: slot, name: id, rack: 'rack', slot, kind, orderCode: '', inputs: 0, outputs: 0 },
+    found: { orderCode: '', revision: '' },
+  });
+  const plugged = added(
+    racked,
+    'module',
+    module('cpu', 0, 'CPU'),
+    module('head', 1, 'head'),
+    module('di', 3, 'digital input'),
+  );
+  const asked = (kind: string, slot: string, project = plugged) =>
+    codesOf(
+      edited(
+        project,
+        ['exchange', 'x', 'protocol', 'cip'],
+        ['exchange', 'x', 'kind', kind],
+        ['end', 'ea', 'told.eb.slot', slot],
+      ),
+    ).includes('ADR 13');
+  expect([asked('peer connection', '0'), asked('peer connection', '3')]).toEqual([false, true]);
+  expect([asked('remote I/O', '1'), asked('remote I/O', '3')]).toEqual([false, true]);
+  const entered = added(plugged, 'landing', {
+    ...{ id: 'l', order: 10, station: 'sa', module: 'di', role: 'owner', inputsAt: null, outputsAt: null, slot: 3 },
+    ...{ inputs: 0, outputs: 0, orderCode: '', accepted: '' },
+  });
+  expect([asked('remote I/O', '3', entered), asked('remote I/O', '0', entered)]).toEqual([false, true]);
+});
+
+test('what is not known yet is not fine, and what neither end says is said of both', () => {
   const project = edited(twoStations(), ['end', 'eb', 'port', null]);
   expect(findingsOf(project).map((f) => [f.code, f.message, f.severity])).toEqual([
     ['ADR 13', 'unknown', 'doubt'],
     ['ADR 13', 'unknown', 'doubt'],
   ]);
+  const neither = edited(project, ['end', 'ea', 'told.eb.address', '']);
+  const found = findingsOf(neither).find((f) => f.message === 'neither')!;
+  expect(wordsOf(found)).toContain('the address of B is not known yet at either end');
 });
 
 test('software that runs on another station is reached at its host’s address', () => {

@@ -1,5 +1,5 @@
 import { parseIpv4 } from '../../../address/ipv4.js';
-import { TOLD_WORDS, toldFields, type ToldValue } from '../../../lane/told.js';
+import { toldFields, type ToldValue } from '../../../lane/told.js';
 import type { End } from '../../../model/end.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
@@ -84,7 +84,14 @@ export const toldNotTrue: Rule = {
         headline: '{exchange}: the {field} of {b} is not known yet, so what {a} was told cannot be checked',
         says: ['told {field} {told}', '{field}: [[not known yet]]'],
         consequence: 'Whether {a} reaches {b} is not known.',
-        remedy: 'Choose the port of {b} in this exchange, and give it its address.',
+        remedy: 'Choose the port of {b} in this exchange, and give it its {field}.',
+      },
+      neither: {
+        severity: 'doubt',
+        headline: '{exchange}: the {field} of {b} is not known yet at either end',
+        says: ['still to be told the {field} of {b}', '{field}: [[not known yet]]'],
+        consequence: '{a} cannot call {b} yet.',
+        remedy: 'Choose the port of {b} in this exchange, give it its {field}, and type the same at {a}.',
       },
     },
   },
@@ -117,7 +124,7 @@ export const toldNotTrue: Rule = {
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message,
-            label: `told ${TOLD_WORDS[value.field]}`,
+            label: `told ${value.word}`,
             about: { kind: 'exchange', id: exchange.id, name: exchange.name },
             parties: [
               { station: end.station, end: end.id },
@@ -128,7 +135,7 @@ export const toldNotTrue: Rule = {
               exchange: exchange.name,
               a: name(end.station),
               b: name(value.station),
-              field: TOLD_WORDS[value.field],
+              field: value.word,
               told: value.told || 'not told',
               true: value.truth ?? 'not known yet',
               other: value.belongsTo ?? '',
@@ -140,12 +147,15 @@ export const toldNotTrue: Rule = {
     },
   },
   fixes: (finding, reader) =>
-    finding.message === 'unknown' || finding.message === 'automatic' ? [] : toldFix(finding, reader),
+    ['unknown', 'neither', 'automatic'].includes(finding.message) ? [] : toldFix(finding, reader),
 };
 
 function messageFor(value: ToldValue, together: boolean): string | null {
   if (value.optional && value.told === '') return null;
-  if (value.truth === null) return value.optional || (value.field === 'unit' && value.told !== '') ? null : 'unknown';
+  if (value.truth === null) {
+    if (value.optional || (value.field === 'unit' && value.told !== '')) return null;
+    return value.told === '' ? 'neither' : 'unknown';
+  }
   if (value.told === '') return 'notTold';
   if (value.same) return value.automatic ? 'automatic' : null;
   if (value.field === 'type') return 'otherType';

@@ -3,6 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import { deviceNameFault, deviceNameFor } from '../../../wiring/device-name.js';
+import { foundByName } from '../../../wiring/found-by-name.js';
 import { portCell, portName, stationName } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 
@@ -45,6 +46,8 @@ export const deviceName: Rule = {
       for (const port of ports) {
         const name = (port.deviceName ?? '').trim();
         if (name === '' && port.purpose !== 'I/O') continue;
+        const found = foundByName(reader, port);
+        if (found === false || (found === null && name === '')) continue;
         const fault = name === '' ? null : deviceNameFault(name);
         const other = known.get(name);
         if (name !== '' && !other) known.set(name, port);

@@ -56,3 +56,12 @@ test('two routers in a row lead across where each is the gateway of the one befo
   expect(codesOf(named)).not.toContain('ADR 6');
   expect(codesOf(edited(named, ['port', 'r2a', 'gateway', '']))).toContain('ADR 6');
 });
+
+test('a second address of the port, or any port of the computer that a program runs on, is in the subnet', () => {
+  const further = { f: { order: 1, address: '10.0.1.9', mask: '255.255.255.0', how: 'by hand' } };
+  expect(codesOf(edited(apart(), ['port', 'porta', 'further', further]))).toEqual([]);
+  const host = added(apart(), 'station', newStation('host', 30, 'Host'));
+  const wired = added(host, 'port', { ...newPort('ph', 10, 'host', 'net'), address: '10.0.1.50' });
+  expect(codesOf(wired)).toContain('ADR 6');
+  expect(codesOf(edited(wired, ['station', 'sa', 'runsOn', 'host']))).not.toContain('ADR 6');
+});

@@ -1,4 +1,4 @@
-import { contains, formatSubnet, parseIpv4, parseMask, subnetOf, type Subnet } from '../../../address/ipv4.js';
+import { contains, formatSubnet, parseIpv4, type Subnet } from '../../../address/ipv4.js';
 import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
@@ -6,6 +6,8 @@ import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import { findRoutes } from '../../../route/find-routes.js';
 import { trafficOf } from '../../../route/traffic-of.js';
+import { hostOf, onOneComputer } from '../../../station/host-of.js';
+import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';
 
 export const noWayBetween: Rule = {
@@ -31,14 +33,14 @@ export const noWayBetween: Rule = {
           if (exchange.via && joins(reader, exchange.via, a, b)) continue;
           // Two that are both called need not reach each other.
           if (a.calling === 'listens' && b.calling === 'listens' && ends.length > 2) continue;
-          const from = a.port ? reader.get('port', a.port) : undefined;
-          const to = b.port ? reader.get('port', b.port) : undefined;
-          const here = from && ownSubnet(from);
-          const there = to && ownSubnet(to);
-          if (!from || !to || !here || !there) continue;
-          const together = here.network === there.network && here.prefix === there.prefix;
-          if (together || routed(reader, from, here, to, there)) continue;
-          if (leadsThere(reader, exchange, from, to)) continue;
+          if (onOneComputer(reader, a.station, b.station)) continue;
+          const [froms, tos] = [attachmentsOf(reader, a), attachmentsOf(reader, b)];
+          const [first, second] = [froms[0], tos[0]];
+          if (!first || !second) continue;
+          const reach = froms.some((from) => tos.some((to) => meets(from, to) || routed(reader, from, to)));
+          const { port: from, subnet: here } = first;
+          const { port: to, subnet: there } = second;
+          if (reach || froms.some((f) => tos.some((t) => leadsThere(reader, exchange, f.port, t.port)))) continue;
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message: 'apart',
@@ -49,8 +51,8 @@ export const noWayBetween: Rule = {
               { station: b.station, end: b.id },
             ],
             cells: [
-              { kind: 'port', id: from.id, path: ['address'] },
-              { kind: 'port', id: to.id, path: ['address'] },
+              { kind: 'port', id: from.id, path: first.path },
+              { kind: 'port', id: to.id, path: second.path },
             ],
             params: {
               exchange: exchange.name,
@@ -58,8 +60,8 @@ export const noWayBetween: Rule = {
               b: name(b.station),
               aSubnet: formatSubnet(here),
               bSubnet: formatSubnet(there),
-              aAddress: from.address,
-              bAddress: to.address,
+              aAddress: first.address,
+              bAddress: second.address,
             },
             subjects: [exchange.id, a.id, b.id],
           };
@@ -75,11 +77,27 @@ function joins(reader: Reader, via: string, a: End, b: End): boolean {
   return [a, b].every((end) => networks.includes((end.port && reader.get('port', end.port)?.network) || null));
 }
 
-function ownSubnet(port: Port): Subnet | null {
-  const address = parseIpv4(port.address);
-  const mask = parseMask(port.mask);
-  return address.ok && mask.ok && address.value !== 0 ? subnetOf(address.value, mask.value) : null;
+/** One of the addresses by which an end can be reached, with the subnet that it is in. */
+interface Attachment {
+  port: Port;
+  subnet: Subnet;
+  address: string;
+  path: readonly string[];
 }
+
+/** Every address of the port of an end; of a program that runs on another station all those of its host, too. */
+function attachmentsOf(reader: Reader, end: End): Attachment[] {
+  const own = end.port ? reader.get('port', end.port) : undefined;
+  const station = reader.get('station', end.station);
+  const host = station && hostOf(reader, station);
+  const lent = host && host.id !== end.station ? childrenOf(reader, 'port', host.id) : [];
+  return [...(own ? [own] : []), ...lent].flatMap((port) =>
+    readAddressesOf(port).flatMap(({ subnet, address, path }) => (subnet ? [{ port, subnet, address, path }] : [])),
+  );
+}
+
+const meets = ({ subnet: a }: Attachment, { subnet: b }: Attachment) =>
+  a.network === b.network && a.prefix === b.prefix;
 
 /** A way through several stations, on which everything holds and nothing is unknown. */
 function leadsThere(reader: Reader, exchange: Exchange, from: Port, to: Port): boolean {
@@ -92,8 +110,8 @@ function leadsThere(reader: Reader, exchange: Exchange, from: Port, to: Port): b
 }
 
 /** One router whose ports are the gateways of both ends. */
-function routed(reader: Reader, from: Port, here: Subnet, to: Port, there: Subnet): boolean {
-  const stationsAt = (port: Port, subnet: Subnet): string[] => {
+function routed(reader: Reader, from: Attachment, to: Attachment): boolean {
+  const stationsAt = ({ port, subnet }: Attachment): string[] => {
     const gateway = parseIpv4(port.gateway);
     if (!gateway.ok || !contains(subnet, gateway.value) || !port.network) return [];
     return childrenOf(reader, 'port', port.network)
@@ -101,6 +119,6 @@ function routed(reader: Reader, from: Port, here: Subnet, to: Port, there: Subne
       .map((p) => p.station)
       .filter((id) => reader.get('station', id)?.roles.includes('router'));
   };
-  const back = new Set(stationsAt(to, there));
-  return stationsAt(from, here).some((station) => back.has(station));
+  const back = new Set(stationsAt(to));
+  return stationsAt(from).some((station) => back.has(station));
 }

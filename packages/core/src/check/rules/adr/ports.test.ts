@@ -75,9 +75,18 @@ test('ADR 15: one hardware address twice, however it is written', () => {
 });
 
 test('ADR 16: a port for I/O without a name, with an illegal one, and with one that is taken', () => {
-  const missing: FieldEdit = ['port', 'portb', 'purpose', 'I/O'];
-  expect(words('ADR 16', missing)).toContain('no device name');
-  expect(mended('ADR 16', missing)).toEqual(['ADR 17']);
+  const speech = { roles: ['calls', 'listens'], media: ['ethernet'], source: 'manual, 2' };
+  const speaks = (...ids: string[]): FieldEdit => [
+    ...(['profile', 'pb', 'speaks'] as const),
+    Object.fromEntries([...ids, 'modbus-tcp', 'modbus-rtu', 'other'].map((id) => [id, speech])),
+  ];
+  const missing: FieldEdit[] = [['port', 'portb', 'purpose', 'I/O'], speaks('cyclic-ethernet-io')];
+  expect(words('ADR 16', ...missing)).toContain('no device name');
+  expect(mended('ADR 16', ...missing)).not.toContain('ADR 16');
+  // Of a type that finds nobody by name, or of which that is not known, none is asked for.
+  expect(codesOf(plant(missing[0]!))).not.toContain('ADR 16');
+  expect(codesOf(plant(missing[0]!, speaks()))).not.toContain('ADR 16');
+  expect(codesOf(plant(speaks(), ['port', 'portb', 'deviceName', 'Dock_1']))).not.toContain('ADR 16');
   const illegal: FieldEdit = ['port', 'portb', 'deviceName', 'Dock_1'];
   expect(words('ADR 16', illegal)).toContain('“D” is not allowed');
   expect(mended('ADR 16', illegal)).toEqual([]);

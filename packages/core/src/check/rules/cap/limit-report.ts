@@ -2,18 +2,28 @@ import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
 import type { Message, Report } from '../../rule.js';
 
-/** Messages and report of a rule that compares a count with a limit of the station's profile. */
-export const limitMessages = (severity: Message['severity'], what: string): Record<string, Message> => ({
+/** Messages and report of a rule that compares a count with a limit of the station's profile. `what` may be a parameter. */
+export const limitMessages = (
+  severity: Message['severity'],
+  what: string,
+  whatMost = what,
+): Record<string, Message> => ({
   over: {
     severity,
     headline: `{a}: {count} ${what}, and its type takes {most}`,
-    says: [`[[{count}]] ${what}; at most {most} ({source})`],
+    says: [`[[{count}]] ${what}; at most {most}{source}`],
     consequence: 'Those beyond the limit are refused, and it is not said which.',
-    remedy: `Do with {most} ${what}, choose a larger type, or correct the limit of {profile}.`,
+    remedy: `Do with {most} ${whatMost}, choose a larger type, or correct the limit of {profile}.`,
   },
 });
 
-export function* overLimit(reader: Reader, station: Station, limit: string, count: number): Generator<Report> {
+export function* overLimit(
+  reader: Reader,
+  station: Station,
+  limit: string,
+  count: number,
+  params: Record<string, string> = {},
+): Generator<Report> {
   const profile = station.profile ? reader.get('profile', station.profile) : undefined;
   const most = profile?.limits[limit];
   if (!profile || !most || count <= most.value) return;
@@ -27,8 +37,9 @@ export function* overLimit(reader: Reader, station: Station, limit: string, coun
       a: station.name,
       count: String(count),
       most: String(most.value),
-      source: most.source,
+      source: most.source.trim() === '' ? '' : ` (${most.source.trim()})`,
       profile: profile.name,
+      ...params,
     },
     subjects: [station.id],
   };

@@ -1,6 +1,6 @@
 import type { FieldEdit } from '../../../testing/two-stations.testing.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
-import { codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
+import { added, codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 
 const table = (name: string) =>
   edited(
@@ -41,6 +41,22 @@ test('a view set to be read only holds for cyclic blocks, too', () => {
   );
   expect(codesOf(project)).toEqual(['DIR 2']);
   expect(wordsOf(theFinding(project, 'DIR 2'))).toContain('set to be read only');
+});
+
+test('of one cause there is one finding, with the cells of all its lanes', () => {
+  const lanes = ['l2', 'l3'].reduce((project, id) => {
+    const lane = added(project, 'lane', { id, order: 20, exchange: 'x', items: {} });
+    const place = { area: 'areab', view: 'vb', number: id === 'l2' ? 300 : 400 };
+    return added(
+      lane,
+      'claim',
+      { ...lane.get('claim', 'ca')!, id: `a${id}`, lane: id, toldPlace: `300${place.number}`, name: id },
+      { ...lane.get('claim', 'cb')!, id: `b${id}`, lane: id, place },
+    );
+  }, table('input registers'));
+  const finding = theFinding(lanes, 'DIR 2');
+  expect(finding.lanes).toEqual(['lane', 'l2', 'l3']);
+  expect(finding.cells.map((cell) => cell.id)).toEqual(['ca', 'al2', 'al3']);
 });
 
 test('a tag for reading only is no entry field, and is not set by others', () => {

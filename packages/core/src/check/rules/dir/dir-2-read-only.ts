@@ -3,6 +3,9 @@ import { locate } from '../../../address/resolve.js';
 import { readToldPlace } from '../../../lane/told-place.js';
 import { memoryOf } from '../../../address/memory.js';
 import type { Side } from '../../../lane/side.js';
+import { sidesOf } from '../../../lane/sides-of.js';
+import type { Exchange } from '../../../model/exchange.js';
+import type { Lane } from '../../../model/lane.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
 import type { Role } from '../../../model/words.js';
@@ -13,7 +16,9 @@ import { tagOf } from '../../../tags/open-of.js';
 import { panelElementsFor, SETTING_ELEMENTS } from '../../../tags/signal/panel-elements.js';
 import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
-import type { Rule } from '../../rule.js';
+import { fewOf } from '../../few-of.js';
+import { oneForEachCause, type Caused } from '../../one-cause.js';
+import type { Context, Rule } from '../../rule.js';
 
 export const readOnly: Rule = {
   meta: {
@@ -89,53 +94,89 @@ export const readOnly: Rule = {
           subjects: [side.claim.id],
         });
       }
-      for (const side of sides) {
-        const tag = tagOf(context.reader, side.claim);
-        // Who calls sets by it; who is called lets others set it.
-        const calls = side.end.calling === 'calls';
-        const sets = side.claim.direction === 'both' || side.claim.direction === (calls ? 'writes' : 'reads');
-        if (tag?.access !== 'read' || !sets) continue;
-        const how = calls ? `${side.station.name} sets by it` : 'others set it';
-        yield laneReport(context, comparison, {
-          message: 'tag',
-          label: 'read only',
-          sides: [side],
-          cells: [{ kind: 'tag', id: tag.id, path: ['access'] }, claimCell(side, 'direction')],
-          params: { tag: tag.name, how },
-          subjects: [side.claim.id],
-        });
+    },
+    *exchange(exchange, context) {
+      const caused: Caused[] = [];
+      for (const lane of childrenOf(context.reader, 'lane', exchange.id)) {
+        const about = { exchange, lane, sides: sidesOf(context.reader, lane, exchange) };
+        caused.push(...readOnlyTags(context, about), ...readOnlyTables(context, about));
       }
-      for (const side of sides) {
-        if (side.claim.direction !== 'reads' && side.claim.direction !== 'both') continue;
-        const from = sides.find((s) => s !== side && s.claim.direction !== 'reads');
-        if (!from) continue;
-        const asked = askedFor(context.reader, from, side, placesOf(exchange, comparison.lane) === 'named');
-        const what = asked && readOnlyBecause(asked.view, exchange.transfer === 'requests' && side.end.calling);
-        if (!asked || !what) continue;
-        yield laneReport(context, comparison, {
-          message: 'table',
-          label: 'read only',
-          sides: [from, side],
-          cells: [asked.told ? claimCell(from, 'toldPlace') : claimCell(side, 'place')],
-          params: { target: asked.text, what },
-          subjects: [side.claim.id],
-        });
+      for (const report of oneForEachCause(exchange.id, caused)) {
+        const tags = report.cells.flatMap((cell) => (cell.kind === 'tag' ? context.reader.get('tag', cell.id)! : []));
+        yield tags.length > 1
+          ? { ...report, params: { ...report.params, tag: fewOf(tags.map((t) => t.name)) } }
+          : report;
       }
     },
   },
   fixes(finding, reader) {
-    const tag =
-      finding.message === 'table' || finding.message === 'image'
-        ? undefined
-        : reader.get('tag', finding.cells[0]?.id ?? '');
+    const tags = finding.cells.flatMap((cell) => (cell.kind === 'tag' ? (reader.get('tag', cell.id) ?? []) : []));
+    const [tag] = tags;
     if (!tag) return [];
     if (finding.message === 'element') {
       const { suits } = finding.params;
       return [{ label: `${tag.name}: ${suits}`, changes: [set('tag', tag, ['element'], suits)] }];
     }
-    return [{ label: `${tag.name}: read and set`, changes: [set('tag', tag, ['access'], 'read and set')] }];
+    const changes = tags.map((each) => set('tag', each, ['access'], 'read and set'));
+    return [{ label: `${finding.params.tag}: read and set`, changes }];
   },
 };
+
+interface OfLane {
+  exchange: Exchange;
+  lane: Lane;
+  sides: readonly Side[];
+}
+
+/** Tags that are for reading only, and by which this lane sets something. */
+function readOnlyTags(context: Context, { exchange, lane, sides }: OfLane): Caused[] {
+  return sides.flatMap((side) => {
+    const tag = tagOf(context.reader, side.claim);
+    // Who calls sets by it; who is called lets others set it.
+    const calls = side.end.calling === 'calls';
+    const sets = side.claim.direction === 'both' || side.claim.direction === (calls ? 'writes' : 'reads');
+    if (tag?.access !== 'read' || !sets) return [];
+    const how = calls ? `${side.station.name} sets by it` : 'others set it';
+    const report = laneReport(
+      context,
+      { exchange, lane },
+      {
+        message: 'tag',
+        label: 'read only',
+        sides: [side],
+        cells: [{ kind: 'tag', id: tag.id, path: ['access'] }, claimCell(side, 'direction')],
+        params: { tag: tag.name, how },
+        subjects: [side.claim.id],
+      },
+    );
+    return [{ cause: `tag ${side.end.id}`, report }];
+  });
+}
+
+/** Tables that others can only read, and to which this lane writes. */
+function readOnlyTables(context: Context, { exchange, lane, sides }: OfLane): Caused[] {
+  return sides.flatMap((side) => {
+    if (side.claim.direction !== 'reads' && side.claim.direction !== 'both') return [];
+    const from = sides.find((s) => s !== side && s.claim.direction !== 'reads');
+    if (!from) return [];
+    const asked = askedFor(context.reader, from, side, placesOf(exchange, lane) === 'named');
+    const what = asked && readOnlyBecause(asked.view, exchange.transfer === 'requests' && side.end.calling);
+    if (!asked || !what) return [];
+    const report = laneReport(
+      context,
+      { exchange, lane },
+      {
+        message: 'table',
+        label: 'read only',
+        sides: [from, side],
+        cells: [asked.told ? claimCell(from, 'toldPlace') : claimCell(side, 'place')],
+        params: { target: asked.text, what },
+        subjects: [side.claim.id],
+      },
+    );
+    return [{ cause: `table ${side.end.id} ${what}`, report }];
+  });
+}
 
 const DEVICES: readonly Role[] = ['remote I/O head', 'radio unit', 'telemetry unit'];
 

@@ -86,6 +86,10 @@ test('DIR 4: two owners of one module’s outputs, and either can give way', () 
 test('DIR 5: a controller that does not own what is in its own rack', () => {
   const project = plant(['station', 'sd', 'roles', ['controller']], ['landing', 'l3', 'role', 'listener']);
   expect(wordsOf(theFinding(project, 'DIR 5'))).toContain('D does not own m2 in slot 1 in its own rack; A does');
+  // One decision is one finding, however many modules it is about.
+  const both = edited(project, ['landing', 'l3', 'role', 'owner']);
+  expect(wordsOf(theFinding(both, 'DIR 5'))).toContain('D does not own m2 in slot 1 and m3 in slot 2');
+  expect(codesOf(both).filter((code) => code === 'DIR 5')).toHaveLength(1);
 });
 
 test('CAP 1 to 3: over the limits of the profile, with their source', () => {
@@ -99,6 +103,13 @@ test('CAP 1 to 3: over the limits of the profile, with their source', () => {
   expect(words('CAP 2', limits('bytes', 10))).toContain('at most 10 (data sheet, 7)');
   expect(words('CAP 3', limits('nodes', 2))).toContain('3 nodes');
   expect(codesOf(plant(limits('connections', 3)))).toEqual([]);
+  // A limit says what it counts: A has one connection with C, and two with B, of which one is over each Modbus.
+  expect(words('CAP 1', limits('connections-per-partner', 1))).toContain('2 connections with one partner');
+  expect(codesOf(plant(limits('connections-per-partner', 2)))).toEqual([]);
+  expect(words('CAP 1', limits('connections-by-modbus-tcp', 0))).toContain('1 connection over Modbus TCP');
+  expect(codesOf(plant(limits('connections-by-modbus-tcp', 1)))).toEqual([]);
+  const unsourced: FieldEdit = ['profile', 'pa', 'limits', { connections: { value: 1, source: '' } }];
+  expect(words('CAP 1', unsourced)).not.toContain('()');
 });
 
 test('DOC 1 and 5: who answers for a station, and who may change it', () => {

@@ -1,4 +1,5 @@
 import { unboundTags } from '../../../tags/points.js';
+import { fewOf } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 
 export const notBound: Rule = {
@@ -20,7 +21,7 @@ export const notBound: Rule = {
     *station(station, { reader }) {
       const { all, open } = unboundTags(reader, station);
       if (open.length === 0) return;
-      const names = open.slice(0, 3).map((tag) => tag.name);
+      const names = open.map((tag) => tag.name);
       yield {
         message: 'left',
         label: 'points not bound',
@@ -29,7 +30,7 @@ export const notBound: Rule = {
         cells: open.slice(0, 50).map((tag) => ({ kind: 'tag', id: tag.id, path: ['notUsed'] })),
         params: {
           ...{ a: station.name, count: String(open.length), all: String(all) },
-          names: `${names.join(', ')}${open.length > 3 ? ' …' : ''}`,
+          names: fewOf(names),
         },
         subjects: [station.id],
       };

@@ -4,8 +4,9 @@ import { memoryOf } from '../../../address/memory.js';
 import { set } from '../../../change/make.js';
 import { copiesIn } from '../../../lane/copies-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
-import type { Reservation } from '../../../model/area.js';
 import { entriesInOrder } from '../../../model/order.js';
+import type { WordBits } from '../../../model/words.js';
+import { permittedStart, type Starts } from '../../../station/permitted-start.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Report, Rule } from '../../rule.js';
 
@@ -25,7 +26,7 @@ export const reservedRange: Rule = {
       notAllowed: {
         severity: 'blocker',
         headline: '{area} of {a}: the range of {owner} may not start at {start}',
-        says: ['{owner} starts at [[{start}]]; it may start at {first} and every {step} from there'],
+        says: ['{owner} starts at [[{start}]]; it may start {where}'],
         consequence: 'The module takes another range than the one that is kept free for it.',
         remedy: 'Let it start at {nearest}.',
       },
@@ -71,8 +72,8 @@ export const reservedRange: Rule = {
       const station = reader.get('station', area.station);
       const memory = memoryOf(reader, area.id);
       for (const [id, r] of entriesInOrder(area.reservations)) {
-        const nearest = station && memory ? permittedStart(r) : null;
-        if (!station || !memory || nearest === null || nearest === r.start) continue;
+        const nearest = permittedStart(r.start, r);
+        if (!station || !memory || nearest === r.start) continue;
         const at = (start: number) => spanAddresses(memory, { start, end: start + area.wordBits }).first;
         yield {
           message: 'notAllowed',
@@ -82,8 +83,7 @@ export const reservedRange: Rule = {
           cells: [{ kind: 'area', id: area.id, path: ['reservations', id, 'start'] }],
           params: {
             ...{ area: area.name, a: station.name, owner: r.owner, start: at(r.start), nearest: at(nearest) },
-            first: at(r.firstStart ?? 0),
-            step: formatBits(r.startStep ?? area.wordBits, area.wordBits),
+            where: whereWords(r, at, area.wordBits),
           },
           subjects: [area.id, id],
         };
@@ -123,16 +123,17 @@ export const reservedRange: Rule = {
     const [cell] = finding.cells;
     const area = finding.message === 'notAllowed' && cell ? reader.get('area', cell.id) : undefined;
     const id = cell?.path[1] ?? '';
-    const nearest = area?.reservations[id] ? permittedStart(area.reservations[id]) : null;
-    if (!area || nearest === null) return [];
+    const reservation = area?.reservations[id];
+    if (!area || !reservation) return [];
+    const nearest = permittedStart(reservation.start, reservation);
     const label = `${finding.params.owner}: start at ${finding.params.nearest}`;
     return [{ label, changes: [set('area', area, ['reservations', id, 'start'], nearest)] }];
   },
 };
 
-/** The nearest place at which a reserved range may start, in bits; null where that is not limited. */
-function permittedStart({ start, firstStart, startStep }: Reservation): number | null {
-  if (typeof firstStart !== 'number') return null;
-  if (typeof startStep !== 'number') return firstStart;
-  return firstStart + Math.max(0, Math.round((start - firstStart) / startStep)) * startStep;
+/** `from w1200 to w1680, every 16 words` */
+function whereWords({ firstStart, lastStart, startStep }: Starts, at: (bit: number) => string, word: WordBits): string {
+  const first = at(firstStart ?? 0);
+  const range = typeof lastStart === 'number' ? `from ${first} to ${at(lastStart)}` : `from ${first} on`;
+  return startStep && startStep > word ? `${range}, every ${formatBits(startStep, word)}` : range;
 }

@@ -1,5 +1,5 @@
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
-import { codesOf, type FieldEdit } from '../../../testing/two-stations.testing.js';
+import { added, codesOf, fixed, theFinding, wordsOf, type FieldEdit } from '../../../testing/two-stations.testing.js';
 
 test('TIM 4: a network above the level that the project sets', () => {
   // 8 bytes every 2 ms, 84 bytes on the wire: 336 kbit/s of 1 Mbit/s.
@@ -52,7 +52,9 @@ test('TIM 8: cyclic Ethernet I/O has a cadence of 1 ms and every power of two of
 
 test('TIM 9: on change only is not there again after a return; on demand has no known age', () => {
   const change: FieldEdit = ['claim', 'cb3', 'trigger', 'on change'];
-  expect(words('TIM 9', change)).toContain('C writes it on change only');
+  expect(words('TIM 9', change)).toContain('Second: C writes');
+  // What a person enters at a panel is not to be made a second time.
+  expect(codesOf(plant(change, ['station', 'sc', 'roles', ['operator panel']]))).not.toContain('TIM 9');
   expect(mended('TIM 9', change)).toEqual([]);
   const loss = { sinks: 'go to zero', source: 'is told by a status', notRepeated: 'it is sent with every restart' };
   expect(codesOf(plant(change, ['exchange', 'y', 'onLoss', loss]))).toEqual([]);
@@ -60,5 +62,19 @@ test('TIM 9: on change only is not there again after a return; on demand has no 
     ['claim', 'ca3', 'trigger', 'on demand'],
     ['exchange', 'y', 'cadence', null],
   ];
-  expect(words('TIM 9', ...demand)).toContain('how old it is, is not known');
+  expect(words('TIM 9', ...demand)).toContain('how old that is, is not known');
+  const more = ['q1', 'q2', 'q3', 'q4'];
+  const many = more.reduce((project, id) => {
+    const lane = added(project, 'lane', { id, order: 20, exchange: 'y', items: {} });
+    return added(lane, 'claim', {
+      ...lane.get('claim', 'cb3')!,
+      id: `c${id}`,
+      lane: id,
+      name: id,
+      trigger: 'on change',
+    });
+  }, plant(change));
+  const finding = theFinding(many, 'TIM 9');
+  expect(wordsOf(finding)).toContain('q1, q2 and 2 more');
+  expect(codesOf(fixed(many, finding))).not.toContain('TIM 9');
 });

@@ -8,12 +8,17 @@ import { inTheWay, reconcilingSwaps } from '../../../lane/reconcile.js';
 import type { Side } from '../../../lane/side.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import { SWAP_WORDS } from '../../../lane/swap-words.js';
+import type { LayoutRule } from '../../../model/layout-rule.js';
 import type { Reader } from '../../../model/project.js';
+import { fewOf } from '../../few-of.js';
 import type { Finding } from '../../finding.js';
 import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
+import { whereSet } from '../../where-set.js';
 import type { Context, Fix, Message, Report } from '../../rule.js';
 
 export type OrderDifference = DifferenceOf<'TYP 3' | 'TYP 4' | 'TYP 5' | 'TYP 6'>;
+
+const SET = '{aSet} at {a}, {bSet} at {b}';
 
 /** The two messages of a rule about an order: with a swap that mends it, and where no swap suits all values. */
 export function orderMessages(what: 'bytes' | 'registers'): Record<'differs' | 'noSwap', Message> {
@@ -22,14 +27,15 @@ export function orderMessages(what: 'bytes' | 'registers'): Record<'differs' | '
     headline: '{lane}: {aOrder} at {a}, {bOrder} at {b}, and nothing mends it',
     says: ['{aName}: {aDoes} {type}, [[{aOrder}]], {aSwap}', '{bName}: {bDoes} it, [[{bOrder}]], {bSwap}'],
     consequence: 'A {type} of {sample} arrives as {seen}.',
-    remedy: `Swap ${what} at one end, not at both.`,
+    remedy: `Swap ${what} at one end, not at both. The order is ${SET}.`,
   };
-  const remedy = 'No one swap suits all values, {stuck} would be spoilt: give values of one size a lane of their own.';
+  const remedy = `No one swap suits all values, {stuck} would be spoilt: give values of one size a lane of their own. The order is ${SET}.`;
   return { differs, noSwap: { ...differs, remedy } };
 }
 
 /**
  * One report for all values of a lane with the same fault of order. Ready: `aOrder`, `bOrder` (what the rule asks for),
+ * `aSet`, `bSet` (where that part of the layout is set),
  * `sample` and `seen` (a value before and after), `more` (how many other values).
  */
 export function orderReport(
@@ -37,6 +43,7 @@ export function orderReport(
   comparison: Comparison,
   code: OrderDifference['code'],
   label: string,
+  part: keyof LayoutRule | null,
   order: (side: Side) => string,
 ): Report | null {
   const of = (d: Difference): d is OrderDifference => d.code === code;
@@ -57,10 +64,12 @@ export function orderReport(
       type: formatType(value.type),
       aOrder: order(first),
       bOrder: order(second),
+      aSet: part ? whereSet(context.reader, first, part) : '',
+      bSet: part ? whereSet(context.reader, second, part) : '',
       aSwap: swap(first),
       bSwap: swap(second),
       more: all.length > 1 ? ` and ${all.length - 1} more` : '',
-      stuck: stuck.length > 3 ? `${stuck.slice(0, 3).join(', ')} and ${stuck.length - 3} more` : stuck.join(', '),
+      stuck: fewOf(stuck),
       ...sampled(d),
     },
   });

@@ -15,6 +15,7 @@ export const byteOrder: Rule = {
         comparison,
         'TYP 3',
         'byte order',
+        'byteOrder',
         (side) => `${side.block!.chain.frame.highFirst ? 'high' : 'low'} byte first`,
       );
       if (report) yield report;

@@ -25,7 +25,7 @@ export const wrongSwap: Rule = {
   },
   on: {
     *lane(comparison, context) {
-      const report = orderReport(context, comparison, 'TYP 4', 'swap', () => '');
+      const report = orderReport(context, comparison, 'TYP 4', 'swap', null, () => '');
       if (report) yield report;
     },
   },

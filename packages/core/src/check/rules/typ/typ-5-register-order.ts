@@ -15,6 +15,7 @@ export const registerOrder: Rule = {
         comparison,
         'TYP 5',
         'register order',
+        'registerOrder',
         (side) => `${side.block!.chain.frame.layout.registerOrder.replace(' first', ' register first')}`,
       );
       if (report) yield report;

@@ -12,14 +12,16 @@ export const boolPacking: Rule = {
         headline: '{lane}: {value}{more}: {aOrder} at {a}, {bOrder} at {b}',
         says: ['{aName}: [[{aOrder}]]', '{bName}: [[{bOrder}]]'],
         consequence: 'Each bit arrives as another one.',
-        remedy: 'Pack the bits alike, or send them as a word and take it apart.',
+        remedy:
+          'Pack the bits alike, or send them as a word and take it apart. The packing is {aSet} at {a}, {bSet} at {b}.',
       },
       noSwap: {
         severity: 'blocker',
         headline: '{lane}: {value}{more}: {aOrder} at {a}, {bOrder} at {b}',
         says: ['{aName}: [[{aOrder}]]', '{bName}: [[{bOrder}]]'],
         consequence: 'Each bit arrives as another one.',
-        remedy: 'Pack the bits alike, or send them as a word and take it apart.',
+        remedy:
+          'Pack the bits alike, or send them as a word and take it apart. The packing is {aSet} at {a}, {bSet} at {b}.',
       },
     },
   },
@@ -30,6 +32,7 @@ export const boolPacking: Rule = {
         comparison,
         'TYP 6',
         'packing of bits',
+        'boolPacking',
         (side) =>
           `one a ${side.block!.chain.frame.layout.boolPacking}, numbered ${side.block!.chain.frame.layout.boolNumbering}`,
       );

@@ -1,7 +1,9 @@
 import { formatBits } from '../../../address/length.js';
 import type { Difference, DifferenceOf } from '../../../lane/difference.js';
 import type { Side } from '../../../lane/side.js';
+import { fewOf } from '../../few-of.js';
 import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
+import { whereSet } from '../../where-set.js';
 import type { Rule } from '../../rule.js';
 
 export const members: Rule = {
@@ -25,6 +27,14 @@ export const members: Rule = {
         consequence: 'Another value is taken for it.',
         remedy: 'Put the values in one order, or correct the address at one end.',
       },
+      order: {
+        severity: 'blocker',
+        headline:
+          '{lane}: {names} lies alike at both ends, but bytes and bits stand in another order: {aOrder} at {a}, {bOrder} at {b}',
+        says: ['{aName}: [[{aOrder}]]', '{bName}: [[{bOrder}]]'],
+        consequence: 'Another bit is taken for it.',
+        remedy: 'Set one order at both ends, or swap bytes at one end. The order is {aSet} at {a}, {bSet} at {b}.',
+      },
     },
   },
   on: {
@@ -43,7 +53,7 @@ export const members: Rule = {
           ...(d.value.key ? { item: d.value.key } : {}),
           cells: lost.map((x) => valueCell(has, x.value.key, 'name')),
           params: {
-            names: names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', '),
+            names: fewOf(names),
           },
           subjects: [has.end.id],
         });
@@ -55,8 +65,8 @@ export const members: Rule = {
         const start = (side: Side, offset: number) =>
           offset === 0 ? 'at the start' : formatBits(offset, (side.block!.located.view.unit > 8 ? 16 : 8) as 8 | 16);
         yield laneReport(context, comparison, {
-          message: 'moved',
-          label: 'another place',
+          message: x.offset === y.offset ? 'order' : 'moved',
+          label: x.offset === y.offset ? 'byte order' : 'another place',
           sides: [first, second],
           ...(x.key ? { item: x.key } : {}),
           cells: [valueCell(first, x.key, 'offset'), valueCell(second, y.key, 'offset')],
@@ -66,6 +76,10 @@ export const members: Rule = {
             bValue: y.name || 'It',
             aOffset: start(first, x.offset),
             bOffset: start(second, y.offset),
+            aOrder: orderWords(first),
+            bOrder: orderWords(second),
+            aSet: whereSet(context.reader, first, 'byteOrder'),
+            bSet: whereSet(context.reader, second, 'byteOrder'),
           },
           subjects: [x.key],
         });
@@ -73,3 +87,9 @@ export const members: Rule = {
     },
   },
 };
+
+/** `high byte first, bits numbered from the bottom` */
+function orderWords(side: Side): string {
+  const { highFirst, layout } = side.block!.chain.frame;
+  return `${highFirst ? 'high' : 'low'} byte first, bits numbered ${layout.boolNumbering}`;
+}
