@@ -42,7 +42,8 @@ export async function fuzz({ times, seed, rest = true, say }) {
     const workers = Array.from({ length: AT_ONCE }, async () => {
       while (left > 0) {
         left--;
-        if (left % 10_000 === 0) say(`${left} left; ${attack.slowest.ms.toFixed(0)} ms the slowest answer`);
+        if (left % 10_000 === 0)
+          say(`${left} left; ${attack.slowest.ms.toFixed(0)} ms the slowest answer, ${attack.slowest.what}`);
         await attack.one();
       }
     });

@@ -15,7 +15,7 @@ import { DEMOS, type ProjectSummary } from './project.dto.js';
 import { storeProject } from './store-project.js';
 
 /** ms that an answer waits for findings to be counted. */
-const LONGEST_WAIT_MS = 15_000;
+const LONGEST_WAIT_MS = 3_000;
 
 @Injectable()
 export class ProjectsService {

@@ -61,6 +61,8 @@ const Problems = styled.div`
   }
 `;
 
+/** Times that the counts of a project are asked for. */
+const MOST_ASKED = 20;
 const RETRY_MS = 2000;
 
 const DEMO = 'Kestrel Quay cold store';
@@ -95,7 +97,9 @@ export function ProjectsPage() {
         setProjects(list);
         setProblem((known) => (known?.away ? null : known));
         for (const p of list.filter((x) => x.tally === null)) {
-          const counted = await api.tally(p.id);
+          let counted = await api.tally(p.id);
+          // The server answers before a long counting is through, and goes on with it.
+          for (let asked = 1; counted.tally === null && asked < MOST_ASKED; asked++) counted = await api.tally(p.id);
           setProjects((known) => known?.map((k) => (k.id === counted.id ? counted : k)) ?? null);
         }
       })
