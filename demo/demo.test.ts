@@ -162,7 +162,12 @@ test('the seeded faults are found, once each, with both values', () => {
       'MeterReadings: asks MeterHub for G1600, 80 words',
       'Readings: writes G800–G879',
     ],
-    ['DIR 9', 'doubt', 'evaporators', 'PlantCtl, EvapHead: not decided'],
+    [
+      'DIR 9',
+      'doubt',
+      'evaporators',
+      'not decided: what the sinks do (PlantCtl, EvapHead), whether the source is told of it (PlantCtl, EvapHead) and how outputs come back when the link does',
+    ],
     ['TYP 10', 'blocker', 'panel-docktemp', 'Dock_Temperature is INT', 'DockTemp is REAL'],
     [
       'POS 2',

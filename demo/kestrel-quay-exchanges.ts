@@ -2,17 +2,24 @@ import type { Area, Claim, End, Exchange, Lane, MemoryCopy, OnLoss, Place } from
 import { end, told } from './ends.js';
 
 const SAFE: OnLoss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
-const HELD: OnLoss = { sinks: 'hold the last value', source: 'is told by a status' };
+const HELD: OnLoss = { ...SAFE, sinks: 'hold the last value' };
 
 /** Temperatures to whoever wants them, the docks through a coupler, and the evaporators' modules. */
 export const moreExchanges = (agreed: boolean): Exchange[] => [
   {
     ...{ id: 'temperatures', order: 30, name: 'Store temperatures', kind: 'shared variables', protocol: 'cip' },
-    ...{ transfer: 'cyclic blocks', cadence: 1000, timeout: 5000, onLoss: HELD },
+    ...{ transfer: 'cyclic blocks', cadence: 1000, timeout: 5000, onLoss: HELD, watchedBy: 'store-temperatures' },
   },
   {
     ...{ id: 'docks', order: 40, name: 'Dock interlocks', kind: 'coupler area', protocol: 'cyclic-ethernet-io' },
-    ...{ transfer: 'cyclic blocks', cadence: 16, timeout: 100, via: 'quaylink', onLoss: SAFE },
+    ...{
+      transfer: 'cyclic blocks',
+      cadence: 16,
+      timeout: 100,
+      via: 'quaylink',
+      onLoss: SAFE,
+      watchedBy: 'dock-states',
+    },
   },
   {
     ...{ id: 'meters', order: 50, name: 'Energy meters', kind: 'gateway memory', protocol: 'modbus-rtu' },

@@ -6,7 +6,8 @@ export const ROOF_EXCHANGES: Exchange[] = [
   {
     ...{ id: 'weather', order: 80, name: 'Roof weather', kind: 'gateway memory', protocol: 'radio-mirror' },
     ...{ transfer: 'cyclic blocks', cadence: 1000 },
-    onLoss: { sinks: 'hold the last value', source: 'is told by a status' },
+    onLoss: { sinks: 'hold the last value', source: 'is told by a status', back: 'wait for a release' },
+    watchedBy: 'roof-io-28',
   },
   {
     ...{ id: 'roof', order: 85, name: 'Roof readings', kind: 'gateway memory', protocol: 'modbus-rtu' },

@@ -50,7 +50,9 @@ test('what happens on a lost link is asked for, and answered in the settings', a
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
   const loss = page.getByRole('group', { name: 'On a lost link' });
   await loss.getByRole('combobox', { name: 'the sinks' }).selectOption('go to zero');
-  await expectDemo(page, 0, -1);
+  await loss.getByRole('combobox', { name: 'the source' }).selectOption('is told by a status');
+  // Each of the three is asked for.
+  await expectDemo(page);
   await loss.getByRole('combobox', { name: 'outputs, back' }).selectOption('come back by themselves');
   await expectDemo(page);
   await loss.getByRole('combobox', { name: 'outputs, back' }).selectOption('wait for a release');

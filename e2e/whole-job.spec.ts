@@ -72,7 +72,11 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
     id: 'decided',
     label: 'Decided',
     changes: [
-      set('exchange', 'evaporators', ['onLoss'], undefined, { sinks: 'go to zero', source: 'is told by a status' }),
+      set('exchange', 'evaporators', ['onLoss'], undefined, {
+        sinks: 'go to zero',
+        source: 'is told by a status',
+        back: 'wait for a release',
+      }),
       set('area', 'plantctl-memory', ['lastWord'], undefined, 'ControlRoom'),
       ...roof.map((id) => set('port', id, ['serial'], '19200 8N1', '19200 8E1')),
     ],

@@ -244,4 +244,5 @@ export * from './route/judge-text.js';
 export * from './route/reach.js';
 export * from './route/helpers.js';
 export * from './route/edit-route.js';
+export { editPermitted } from './route/edit-permitted.js';
 export { routeName } from './check/rules/rou/route-report.js';

@@ -1,4 +1,13 @@
-import { editRoute, entriesInOrder, judgeText, orderAfter, set, type FieldEdit, type Route } from '@dialoga/core';
+import {
+  editPermitted,
+  editRoute,
+  entriesInOrder,
+  inOrder,
+  judgeText,
+  set,
+  type FieldEdit,
+  type Route,
+} from '@dialoga/core';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
@@ -7,12 +16,13 @@ import { useEdits } from '../stations/use-edits';
 import { newId } from '../store/new-id';
 import { useStateOf } from '../store/store';
 
-const SHOWN: Shown = { kind: 'route', fields: [null, 'stated', null, null] };
+const SHOWN: Shown = { kind: 'route', fields: [null, 'stated', null, null, null] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'what', title: 'Text', track: '150px' },
   { id: 'text', title: 'As typed', names: true, track: 'minmax(260px, 2fr)' },
   { id: 'hop', title: 'Hop', track: '50px', right: true },
   { id: 'judged', title: 'Read back', names: true, track: 'minmax(260px, 2fr)' },
+  { id: 'to', title: 'Leads to', names: true, track: '140px' },
 ];
 
 /** From what a program builds the text while it runs. */
@@ -24,6 +34,7 @@ const builtRow = (from: string): GridRow => ({
     { text: from, editable: true },
     null,
     { text: 'while the program runs', muted: true },
+    null,
   ],
 });
 
@@ -32,16 +43,18 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const link = useGridLink(SHOWN);
-  const judged = (text: string) => {
+  const nameOf = (id: string) => project.get('station', id)?.name ?? '';
+  const judged = (text: string, to: string) => {
     if (text.trim() === '') return { hop: '', words: 'nothing is typed yet', differs: false };
-    const [first, ...more] = judgeText(project, route, text).faults;
+    const [first, ...more] = judgeText(project, { ...route, to }, text).faults;
     if (!first) return { hop: '', words: 'it is the right one', differs: false };
     const further = more.length > 0 ? `, and ${more.length} more` : '';
     const hop = first.hop === null ? '' : String(first.hop + 1);
     return { hop, words: `${first.found}; right is ${first.right || 'another'}${further}`, differs: true };
   };
-  const rowOf = (id: string, what: string, text: string): GridRow => {
-    const { hop, words, differs } = judged(text);
+  const stations = inOrder(project, 'station').map(({ name }) => name);
+  const rowOf = (id: string, what: string, text: string, to: string): GridRow => {
+    const { hop, words, differs } = judged(text, to);
     return {
       id,
       height: 26,
@@ -50,39 +63,25 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
         { text, editable: true, mono: true, differs },
         { text: hop, right: true },
         { text: words, muted: !differs },
+        { text: nameOf(to), muted: to === route.to, editable: id !== route.id, options: stations },
       ],
     };
   };
   const permitted = entriesInOrder(route.built?.permitted ?? {});
   const rows = [
-    rowOf(route.id, 'typed', route.stated),
+    rowOf(route.id, 'typed', route.stated, route.to),
     ...(route.built ? [builtRow(route.built.from)] : []),
-    ...permitted.map(([key, { text }]) => rowOf(`permitted ${key}`, 'may be built', text)),
+    ...permitted.map(([key, { text, to }]) => rowOf(`permitted ${key}`, 'may be built', text, to ?? route.to)),
     newRow(COLUMNS.length, 1, 'one that a program may build'),
   ];
   function onEdit(edits: CellEdit[]) {
     commit(
       'Edit the text of a route',
-      edits.flatMap(({ row, text }): FieldEdit[] => {
+      edits.flatMap(({ row, column, text }): FieldEdit[] => {
         if (row === 'built') return [{ changes: [set('route', route, ['built', 'from'], text.trim())], problem: null }];
         if (row === route.id) return [editRoute(project, route, 'stated', text)];
-        const key = row.startsWith('permitted ') ? row.slice(10) : newId();
-        if (row.startsWith('permitted ')) {
-          const path = ['built', 'permitted', key];
-          const whole = text.trim() === '';
-          return [
-            {
-              changes: [set('route', route, whole ? path : [...path, 'text'], whole ? undefined : text)],
-              problem: null,
-            },
-          ];
-        }
-        if (text.trim() === '') return [];
-        const entry = { order: orderAfter(Object.values(route.built?.permitted ?? {})), text };
-        const change = route.built
-          ? set('route', route, ['built', 'permitted', key], entry)
-          : set('route', route, ['built'], { from: 'the program', checked: false, permitted: { [key]: entry } });
-        return [{ changes: [change], problem: null }];
+        const key = row.startsWith('permitted ') ? row.slice('permitted '.length) : newId();
+        return [editPermitted(project, route, key, COLUMNS[column]?.id === 'to' ? 'to' : 'text', text)];
       }),
     );
   }

@@ -27,9 +27,9 @@ const parser = new XMLParser({
 });
 
 /**
- * The variables of a project of IEC 61131-10 (PLCopen XML): globals of configurations and resources, locals of programs,
+ * The variables of a project of PLCopen XML: globals of configurations and resources, locals of programs,
  * arrays, derived types, addresses and documentation. Document types are refused, so that no entity is ever opened.
- * [published: IEC 61131-10, XML exchange format] [from memory]
+ * [published: PLCopen TC6, XML Formats for IEC 61131-3, 2.01, the root element `project`] [from memory]
  */
 export function readPlcopen(text: string): Read<TagList> {
   const shape = xmlShape(text);
@@ -39,12 +39,12 @@ export function readPlcopen(text: string): Read<TagList> {
     roots = parser.parse(text, true) as Node[];
   } catch (problem) {
     const found = problem instanceof Error ? problem.message : String(problem);
-    return unread(`this is no XML that can be read: ${found}`, 'bring in a project of IEC 61131-10');
+    return unread(`this is no XML that can be read: ${found}`, 'bring in a project of PLCopen XML');
   }
   const project = childrenNamed(roots, 'project')[0];
   if (!project) {
     const root = roots.map(nameOf).find((name) => name !== '?xml') ?? 'nothing';
-    return unread(`the document is a “${root}”`, 'its outermost element is “project”, as IEC 61131-10 has it');
+    return unread(`the document is a “${root}”`, 'its outermost element is “project”, as PLCopen XML has it');
   }
   const tags: ListedTag[] = [];
   const structures: ListedStructure[] = [];

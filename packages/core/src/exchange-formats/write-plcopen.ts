@@ -13,8 +13,8 @@ const builder = new XMLBuilder({
 });
 
 /**
- * Tags as a project of IEC 61131-10: globals of one resource, locals of programs, structures as data types. The inverse of
- * `readPlcopen`. The moment is told, so that the same tags give the same file. [published: IEC 61131-10] [from memory]
+ * Tags as a project of PLCopen XML: globals of one resource, locals of programs, structures as data types. The inverse of
+ * `readPlcopen`. The moment is told, so that the same tags give the same file. [published: PLCopen TC6, XML Formats for IEC 61131-3, 2.01] [from memory]
  */
 export function writePlcopen(list: TagTexts, name: string, moment: string): string {
   const programs = [...new Set(list.tags.map((tag) => tag.says.program ?? ''))].filter((p) => p !== '').sort();

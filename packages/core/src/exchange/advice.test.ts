@@ -20,7 +20,7 @@ test('few and rare, on demand, or a partner that is chosen at run time: requests
   expect(advised(['claim', 'ca3', 'trigger', 'on demand']).suits).toBe('requests');
   const project = added(smallPlant(), 'end', { ...newEnd('yb', 30, 'y', 'sb', 'portb', 'listens'), permitted: true });
   const advice = adviseTransfer(project, project.get('exchange', 'y')!);
-  expect(advice.because[0]).toContain('1 partners are permitted');
+  expect(advice.because[0]).toContain('1 partner is permitted');
   // What speaks for the other way is not kept back.
   expect(advice.but).toEqual(['8 bytes, every 100 ms']);
 });

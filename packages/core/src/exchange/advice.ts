@@ -39,7 +39,11 @@ export function adviseTransfer(reader: Reader, exchange: Exchange): Advice {
   const triggered = claims.filter((list) => list.some((c) => c.trigger && c.trigger !== 'cyclic')).length;
   const rare = exchange.cadence === null || exchange.cadence >= RARE;
   const forRequests = [
-    ...(permitted > 0 ? [`${permitted} partners are permitted, and which one is chosen while it runs`] : []),
+    ...(permitted > 0
+      ? [
+          `${permitted === 1 ? '1 partner is' : `${permitted} partners are`} permitted, and which one is chosen while it runs`,
+        ]
+      : []),
     ...(triggered > 0 ? [`${triggered} of ${claims.length} blocks go on change or on demand`] : []),
     ...(rare && bytes <= LITTLE && bytes > 0 ? [`${bytes} bytes, ${rhythm(exchange)}: few and rare`] : []),
   ];

@@ -22,7 +22,7 @@ test('a caller types the partner, the place there, how much, and its own place',
   ]);
 });
 
-test('register 40001 is sent as 0 [published: MODBUS Application Protocol V1.1b3, 4.4] [from memory]', () => {
+test('register 40001 is sent as 0 [published: MODBUS Application Protocol V1.1b3, 4.4, for counting from 1] [from memory] [common practice: the digit of the table]', () => {
   const [call] = calls(
     'ea',
     [

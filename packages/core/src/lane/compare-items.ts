@@ -174,7 +174,8 @@ function bitsBeyond({ single, chain, payloadBits }: Block, value: Value): number
 }
 
 /** A register has no type of its own: it is compared by width, and of longer values its order is not known. */
-const isRegister = (type: TypeRef) => type.base === 'WORD';
+/** Raw: whatever is in them, they may stand for anything of their length. */
+const isRaw = (type: TypeRef) => type.base === 'WORD' || type.base === 'BYTE';
 
 export function compareValue(left: Side, right: Side, a: Value, b: Value, result: ItemComparison): void {
   const pair = { left, right, a, b };
@@ -227,11 +228,12 @@ function differentTypes(
   const bothWays = pair.left.claim.direction === 'both';
   if (carriesValues && convertsWhole(typeA, typeB) && (!bothWays || convertsWhole(typeB, typeA))) return false;
   if (typeA.bits !== typeB.bits) {
-    const register = isRegister(a.type) ? a : isRegister(b.type) ? b : null;
+    const register = isRaw(a.type) ? a : isRaw(b.type) ? b : null;
     const value = register === a ? typeB : typeA;
     const sameSize = typeA.bits * a.type.count === typeB.bits * b.type.count;
-    if (register && value.bits > 16 && sameSize) {
-      result.unknown ??= `one end has registers for a ${value.name}, so the order of its registers is not known`;
+    if (register && value.bits > elementary(register.type.base)!.bits && sameSize) {
+      const raw = register.type.base === 'WORD' ? 'registers' : 'bytes';
+      result.unknown ??= `one end has ${raw} for ${aOrAn(value.name)}, so the order of its ${raw} is not known`;
     } else {
       const single = !carriesValues && a.type.count === b.type.count && takenAsOneRegister(typeA, typeB);
       result.differences.push(single ? { code: 'TYP 10', how: 'one register', ...pair } : { code: 'TYP 1', ...pair });
@@ -243,6 +245,9 @@ function differentTypes(
   result.differences.push({ code: 'TYP 2', blocks, ...pair });
   return blocks;
 }
+
+/** `a REAL`, `an INT` */
+const aOrAn = (name: string): string => `${/^[AEIOU]/.test(name) ? 'an' : 'a'} ${name}`;
 
 /** A value of several registers facing a type of one. */
 const takenAsOneRegister = (a: ElementaryType, b: ElementaryType): boolean =>

@@ -74,7 +74,14 @@ const LISTERS: { [K in Kind]: Lister<K> } = {
     ...one('port', p.bridgedTo, 'bridgedTo'),
   ],
   setting: (s) => one('station', s.station, 'station'),
-  route: (r) => [...one('station', r.from, 'from'), ...one('station', r.to, 'to'), ...one('port', r.port, 'port')],
+  route: (r) => [
+    ...one('station', r.from, 'from'),
+    ...one('station', r.to, 'to'),
+    ...one('port', r.port, 'port'),
+    ...(isObject(r.built) ? listed(r.built.permitted) : []).flatMap(([key, text]) =>
+      at('station', text.to, 'built', 'permitted', key, 'to'),
+    ),
+  ],
   helper: (h) => [
     ...one('route', h.route, 'route'),
     ...one('station', h.station, 'station'),

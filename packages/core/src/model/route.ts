@@ -9,6 +9,8 @@ import { TRAFFICS, type Traffic } from './words.js';
 export class PermittedText {
   @IsOrder() order!: number;
   @IsString() @AtMost(LONGEST_ROUTE) text!: string;
+  /** the station that this text leads to; empty: the one that the route leads to */
+  @IsOptional() @IsId() to?: string | null;
 }
 
 /** That the text is put together by a program while it runs. */

@@ -42,6 +42,10 @@ export function judgeText(reader: Reader, route: Route, text: string): JudgedTex
   const { found } = findRoutes(reader, route);
   const right = found[0] ? routeText(found[0].hops, form) : '';
   if (text.trim() === '') return { hops: [], right, faults: [] };
+  if (right !== '' && text.trim().toLowerCase() !== right.toLowerCase() && partsOf(text) === partsOf(right)) {
+    const found = 'its parts are not separated as this station does it';
+    return { hops: [], right, faults: [{ kind: 'unread', hop: null, found, right }] };
+  }
   const stated = readRouteText(text, form);
   if (!stated.ok) {
     return { hops: [], right, faults: [{ kind: 'unread', hop: null, found: unreadSentence(stated), right }] };
@@ -53,6 +57,14 @@ export function judgeText(reader: Reader, route: Route, text: string): JudgedTex
   );
   return { hops: stated.value, faults: nearest ?? [], right };
 }
+
+/** The words of a text without what separates or encloses them: equal ones differ in that alone. */
+const partsOf = (text: string): string =>
+  text
+    .toLowerCase()
+    .split(/[\s>,;/\\|"']+/)
+    .filter((part) => part !== '')
+    .join(' ');
 
 function against(
   reader: Reader,

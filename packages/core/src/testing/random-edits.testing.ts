@@ -13,6 +13,8 @@ import type { ModuleKind } from '../model/words.js';
 import { noWayBack, ROUTE_FIELDS, routedPlant } from './routed-plant.testing.js';
 import { added, edited, twoStations } from './two-stations.testing.js';
 
+const DECIDED = { sinks: 'hold the last value', source: 'is told by a status', back: 'wait for a release' } as const;
+
 /** A few stations with shared areas and several exchanges: enough for every rule to have something to say. */
 export function smallPlant(): Project {
   const base = twoStations();
@@ -23,7 +25,7 @@ export function smallPlant(): Project {
   const area = added(port, 'area', { ...newArea('areac', 10, 'sc', 'Memory'), words: 400 });
   const exchange = added(area, 'exchange', {
     ...newExchange('y', 20, 'Second', 'other'),
-    ...{ cadence: 100, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
+    ...{ cadence: 100, onLoss: DECIDED, watchedBy: 'lane3' },
   });
   const ends = added(
     exchange,
@@ -113,7 +115,7 @@ export function taggedPlant(): Project {
   );
   const exchange = added(tags, 'exchange', {
     ...{ ...newExchange('map', 25, 'Map', 'other'), kind: 'tag map', binding: 'by name' },
-    ...{ cadence: 100, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
+    ...{ cadence: 100, onLoss: DECIDED, watchedBy: 'lane6' },
   });
   const ends = added(
     exchange,

@@ -39,7 +39,7 @@ test('frames: read 3 registers, write 2, as in the examples of the specification
   expect(rtuBytes('writes', 2)).toEqual({ request: 13, response: 8 });
 });
 
-test('frames a second on 100 Mbit/s: 148,809 of 64 bytes, 8,127 of 1518 [published: RFC 2544, maximum frame rates] [from memory]', () => {
+test('frames a second on 100 Mbit/s: 148,809 of 64 bytes, 8,127 of 1518 [common practice]', () => {
   const perSecond = (payload: number) => Math.floor(100e6 / (bytesOnTheWire(payload).bytes * 8));
   expect(perSecond(46)).toBe(148_809);
   expect(perSecond(1500)).toBe(8_127);

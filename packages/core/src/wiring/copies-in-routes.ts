@@ -24,12 +24,12 @@ export function copiesInRoutes(project: Project, port: Port): Found[] {
 function inTexts(project: Project, route: Route, network: Network, port: Port, truth: string): Found[] {
   const form = routeFormOf(project, route.from);
   const typed = [
-    { text: route.stated, path: ['stated'] },
-    ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text }]) => ({
-      ...{ text, path: ['built', 'permitted', key, 'text'] },
+    { text: route.stated, path: ['stated'], to: route.to },
+    ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text, to }]) => ({
+      ...{ text, path: ['built', 'permitted', key, 'text'], to: to ?? route.to },
     })),
   ];
-  return typed.flatMap(({ text, path }): Found[] => {
+  return typed.flatMap(({ text, path, to }): Found[] => {
     const read = readRouteText(text, form);
     const hop = read.ok ? read.value.find((one) => names(one, form, network, port, truth)) : undefined;
     if (!hop) return [];
@@ -37,7 +37,7 @@ function inTexts(project: Project, route: Route, network: Network, port: Port, t
       {
         cell: { kind: 'route', id: route.id, path },
         holder: route.from,
-        where: `to ${project.get('station', route.to)?.name ?? ''}`,
+        where: `to ${project.get('station', to)?.name ?? ''}`,
         field: path[0] === 'stated' ? 'route text' : 'permitted text',
         ...{ value: hop.address, truth, state: same(hop.address, truth) ? 'as it is' : 'its former address' },
       },

@@ -40,9 +40,10 @@ function digitsIn(text: string, from: number, to: number, most: number): number 
 
 /**
  * Direct addresses of IEC 61131-3: `%`, location I, Q or M, size X B W D L (X may be left out before a bit),
- * number, `.bit`. The number counts bytes, or counts elements of the named size: the view says which, and
- * `%MW10` moves by a factor of two between them. The bit part is 0–7 where bytes are numbered, else up to the
- * element's width. [published: IEC 61131-3, directly represented variables] [from memory]
+ * number, `.bit`. [published: IEC 61131-3, directly represented variables] [from memory] The standard leaves to the
+ * implementer what the number counts: bytes, or elements of the named size. The view says which, and `%MW10` moves by a
+ * factor of two between them. The bit part is 0–7 where bytes are numbered, else up to the element's width.
+ * [common practice]
  */
 function iec(numberCounts: 'bytes' | 'elements'): Notation {
   return {

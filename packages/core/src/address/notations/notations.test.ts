@@ -49,13 +49,13 @@ function spans(m: Memory, text: string, length: number) {
 const run = (start: number, bits: number) => [{ start, end: start + bits }];
 
 describe('what an address means', () => {
-  test('40001 is protocol address 0, and 400001 the same register [published: MODBUS Application Protocol V1.1b3, 4.4] [from memory]', () => {
+  test('40001 is protocol address 0, and 400001 the same register [published: MODBUS Application Protocol V1.1b3, 4.4, for counting from 1] [from memory] [common practice: the digit of the table]', () => {
     expect(spans(memory(['r5', 'r6']), '40001', 16)).toEqual(run(0, 16));
     expect(spans(memory(['r5', 'r6']), '400001', 16)).toEqual(run(0, 16));
     expect(spans(memory(['r5', 'r6']), '465536', 16)).toEqual(run(65_535 * 16, 16));
   });
 
-  test('%MW10 moves by a factor of two between bytes and elements [published: IEC 61131-3, directly represented variables] [from memory]', () => {
+  test('%MW10 moves by a factor of two between bytes and elements [common practice: both are in use]', () => {
     expect(spans(memory(['mb']), '%MW10', 16)).toEqual(run(80, 16));
     expect(spans(memory(['me']), '%MW10', 16)).toEqual(run(160, 16));
   });
@@ -96,7 +96,7 @@ describe('what an address means', () => {
     expect(spans(m, 'b3000', 16)).toEqual(spans(m, 'w1500', 16));
   });
 
-  test('one register in six notations: 40101, 400101, 4:101, 4x101, protocol address 100, 16#64 [published: MODBUS Application Protocol V1.1b3, 4.4] [from memory]', () => {
+  test('one register in six notations: 40101, 400101, 4:101, 4x101, protocol address 100, 16#64 [common practice]', () => {
     const m = memory(['r5', 'r6', 't', 'p']);
     for (const text of ['40101', '400101', '4:101', '4x00101', '4 101', '100', '16#64']) {
       expect(spans(m, text, 16)).toEqual(run(100 * 16, 16));

@@ -1,9 +1,11 @@
 import { childrenOf, entriesInOrder } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { PresetField } from '../../../model/words.js';
+import type { Network } from '../../../model/network.js';
+import { SPACES } from '../../../wiring/address-spaces.js';
 import { numberText } from '../../../wiring/numbers-on.js';
 import { portCell, portName } from '../../port-words.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 
 export const notYetSet: Rule = {
   meta: {
@@ -18,10 +20,17 @@ export const notYetSet: Rule = {
         consequence: 'Every new device of this type has the same; two of them cannot be told apart.',
         remedy: 'Give it a value of its own, and set it at the device.',
       },
+      none: {
+        severity: 'doubt',
+        headline: '{a}: on {network} it needs a {field}, and has none yet',
+        says: ['{field} on {network}: [[not yet set]]'],
+        consequence: 'Nobody on {network} can call it.',
+        remedy: 'Give it one that is free, and set it at the device.',
+      },
     },
   },
   on: {
-    *station(station, { reader }) {
+    *station(station, { reader }): Generator<Report> {
       const profile = station.profile ? reader.get('profile', station.profile) : undefined;
       for (const port of childrenOf(reader, 'port', station.id)) {
         for (const [key, preset] of entriesInOrder(withOrder(profile?.presets ?? {}))) {
@@ -36,6 +45,18 @@ export const notYetSet: Rule = {
             subjects: [port.id, key],
           };
         }
+        const network = port.network ? reader.get('network', port.network) : undefined;
+        const field = network && missingNumber(network, port);
+        if (!field) continue;
+        yield {
+          message: 'none',
+          label: 'not yet set',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [portCell(port, ...pathOf(field === 'radio' ? 'radio number' : field))],
+          params: { a: portName(reader, port), field: SPACES[field].name, network: network.name },
+          subjects: [port.id, 'none'],
+        };
       }
     },
   },
@@ -47,6 +68,15 @@ const withOrder = <T extends object>(list: Record<string, T>): Record<string, T 
 function textOf(port: Port, field: PresetField): string {
   if (field === 'address') return port.address.trim();
   return numberText(port, field === 'radio number' ? 'radio' : field);
+}
+
+/** The number that a port needs on this network, and does not have; of telemetry addresses 0 is that of a new device. */
+function missingNumber(network: Network, port: Port): 'unit' | 'node' | 'telemetry' | 'radio' | null {
+  if (numberText(port, 'telemetry') === '0') return 'telemetry';
+  if (network.kind === 'token bus' && numberText(port, 'node') === '') return 'node';
+  if (network.kind === 'radio' && numberText(port, 'radio') === '') return 'radio';
+  const answers = network.kind === 'serial line' && port.lineRole === 'answers';
+  return answers && port.unit === null && numberText(port, 'telemetry') === '' ? 'unit' : null;
 }
 
 const pathOf = (field: PresetField): string[] => (field === 'radio number' ? ['radio', 'number'] : [field]);

@@ -1,6 +1,9 @@
 import { set } from '../../../change/make.js';
 import { parseIpv4 } from '../../../address/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import { protocolAt } from '../../../protocol/catalogue.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 
@@ -17,6 +20,13 @@ export const lastOctet: Rule = {
         consequence: 'Whoever relies on the custom calls another unit.',
         remedy: 'Set unit {octet}, or leave it where others were told {unit}.',
       },
+      none: {
+        severity: 'hint',
+        headline: '{a}: no unit at {address}, where the custom is unit {octet}',
+        says: ['unit [[not set]] at {address}; by custom {octet} ({source})'],
+        consequence: 'Whoever relies on the custom calls a unit that nobody has set.',
+        remedy: 'Set unit {octet}.',
+      },
     },
   },
   on: {
@@ -25,16 +35,17 @@ export const lastOctet: Rule = {
       if (!custom) return;
       for (const port of childrenOf(reader, 'port', station.id)) {
         const address = parseIpv4(port.address);
-        if (!address.ok || address.value === 0 || port.unit === null || port.unit === (address.value & 255)) continue;
+        if (!address.ok || address.value === 0 || port.unit === (address.value & 255)) continue;
+        if (port.unit === null && !isCalledByUnit(reader, port)) continue;
         yield {
-          message: 'other',
+          message: port.unit === null ? 'none' : 'other',
           label: 'unit',
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
           cells: [portCell(port, 'unit')],
           params: {
             a: portName(reader, port),
-            unit: String(port.unit),
+            unit: port.unit === null ? 'none' : String(port.unit),
             address: port.address.trim(),
             octet: String(address.value & 255),
             source: custom.source,
@@ -51,3 +62,12 @@ export const lastOctet: Rule = {
     return [{ label: `${a}: unit ${unit} → ${octet}`, changes: [set('port', port, ['unit'], Number(octet))] }];
   },
 };
+
+/** Whether somebody calls it through this port over a protocol in which callers are told a unit. */
+function isCalledByUnit(reader: Reader, port: Port): boolean {
+  return childrenOf(reader, 'end', port.station).some((end) => {
+    const exchange = reader.get('exchange', end.exchange);
+    if (end.port !== port.id || end.calling !== 'listens' || !exchange) return false;
+    return protocolAt(exchange, end).told.calls.some(({ field }) => field === 'unit');
+  });
+}

@@ -23,16 +23,23 @@ export const notInForce: Rule = {
       changed: {
         severity: 'doubt',
         headline: '{a}: {what} was changed after it was sent',
-        says: ['planned [[{planned}]]; {sent} sent by {by}'],
+        says: ['planned [[{planned}]]; {sent} sent{by}'],
         consequence: 'The device still works with what was sent before.',
         remedy: 'Send it again, then say so among the settings of {a}.',
       },
       waiting: {
         severity: 'doubt',
         headline: '{a}: {what} {planned} is {state}',
-        says: ['{planned}: [[{state}]], by {by}'],
+        says: ['{planned}: [[{state}]]{by}'],
         consequence: 'The device does not work with it yet.',
         remedy: 'Restart {a} or see that it is in force, then say so among its settings.',
+      },
+      sent: {
+        severity: 'doubt',
+        headline: '{a}: {what} {planned} was sent; nobody has seen yet that it is in force',
+        says: ['{planned}: [[sent]]{by}'],
+        consequence: 'Whether the device works with it is not known.',
+        remedy: 'See whether it is in force, then say so among the settings of {a}.',
       },
       other: {
         severity: 'doubt',
@@ -59,7 +66,11 @@ export const notInForce: Rule = {
           params: {
             ...{ a: station.name, what: planned.what, planned: planned.text || 'nothing' },
             sent: planned.value === planned.text ? setting.sent || 'nothing' : 'another state of it was',
-            ...{ state: setting.state, found: setting.found ?? '', by: setting.by || 'somebody' },
+            ...{
+              state: setting.state,
+              found: setting.found ?? '',
+              by: setting.by.trim() === '' ? '' : ` by ${setting.by.trim()}`,
+            },
           },
           subjects: [setting.id],
         };
@@ -82,10 +93,11 @@ export const notInForce: Rule = {
   },
 };
 
-function faultOf(setting: Setting, planned: Planned): 'changed' | 'waiting' | 'other' | null {
+function faultOf(setting: Setting, planned: Planned): 'changed' | 'sent' | 'waiting' | 'other' | null {
   const state = settingState(setting, planned);
   if (state === 'changed since sent') return 'changed';
-  if (state === 'sent' || state === 'in force after a restart') return 'waiting';
+  if (state === 'sent') return 'sent';
+  if (state === 'in force after a restart') return 'waiting';
   const found = setting.found?.trim() ?? '';
   return state === 'in force' && found !== '' && planned.cell.path.length > 0 && found !== planned.text
     ? 'other'

@@ -30,18 +30,25 @@ export const malformedAddress: Rule = {
         for (const [field, what, parse] of fields) {
           const typed = port[field].trim();
           const read = typed === '' ? null : parse(typed);
-          if (!read || read.ok) continue;
+          if (!read || (read.ok && (field !== 'mask' || read.value > 0))) continue;
+          const { found, expected } = read.ok ? NO_SUBNET : read;
           yield {
             message: 'malformed',
             label: 'malformed',
             about: { kind: 'station', id: station.id, name: station.name },
             parties: [{ station: station.id }],
             cells: [{ kind: 'port', id: port.id, path: [field] }],
-            params: { a: station.name, port: port.name, what, typed, found: read.found, expected: read.expected },
+            params: { a: station.name, port: port.name, what, typed, found, expected },
             subjects: [port.id, field],
           };
         }
       }
     },
   },
+};
+
+/** A mask without a bit takes the whole world for one's own subnet. */
+const NO_SUBNET = {
+  found: 'the mask has no bit set, so that every address is in one subnet',
+  expected: 'type a mask of a subnet, such as 255.255.255.0',
 };

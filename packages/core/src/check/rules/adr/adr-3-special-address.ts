@@ -1,8 +1,12 @@
-import { formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../address/ipv4.js';
+import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf } from '../../../address/ipv4.js';
 import { formatHostRange, specialAddress, type SpecialAddress } from '../../../address/special.js';
 import { toldFields } from '../../../lane/told.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import { childrenOf } from '../../../model/order.js';
+import type { Port } from '../../../model/port.js';
+import type { Reader } from '../../../model/project.js';
+import type { Station } from '../../../model/station.js';
+import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Report, Rule } from '../../rule.js';
 import { onOneComputer } from '../../../station/host-of.js';
 import { toldFix } from './told-fix.js';
@@ -35,6 +39,13 @@ export const specialAddressUsed: Rule = {
         says: ['{port}: [[{address}]] is {what}'],
         consequence: 'No device can be reached under it.',
         remedy: 'Choose an address of a host{range}.',
+      },
+      outsideNetwork: {
+        severity: 'blocker',
+        headline: '{a}, {port}: {address} is outside {subnet}, the subnet of {network}',
+        says: ['{port}: [[{address}]] is not in {subnet}, the subnet of {network}'],
+        consequence: 'Nobody on {network} reaches it.',
+        remedy: 'Choose an address in {subnet}, or attach the port to another network.',
       },
       loopbackTold: {
         severity: 'blocker',
@@ -77,6 +88,8 @@ export const specialAddressUsed: Rule = {
     },
     *station(station, { reader }): Generator<Report> {
       for (const port of childrenOf(reader, 'port', station.id)) {
+        const outside = outsideNetwork(reader, station, port);
+        if (outside) yield outside;
         const address = parseIpv4(port.address);
         if (!address.ok || !isOnEthernet(reader, port)) continue;
         const mask = parseMask(port.mask);
@@ -105,3 +118,36 @@ export const specialAddressUsed: Rule = {
   },
   fixes: toldFix,
 };
+
+/** A port none of whose addresses is in the subnet that its network states. Routers make further subnets on one wire. */
+function outsideNetwork(reader: Reader, station: Station, port: Port): Report | null {
+  const network = port.network ? reader.get('network', port.network) : undefined;
+  const subnet = network?.kind === 'ethernet' ? parseSubnet(network.subnet ?? '') : null;
+  const addresses = readAddressesOf(port);
+  const [first] = addresses;
+  if (!network || !subnet?.ok || !first) return null;
+  if (addresses.some(({ value }) => contains(subnet.value, value))) return null;
+  const special = specialAddress(first.value, null);
+  if (BLOCKS[special] !== undefined || isRoutedBeside(reader, network.id, first.value)) return null;
+  return {
+    message: 'outsideNetwork',
+    label: 'outside its network',
+    about: { kind: 'station', id: station.id, name: station.name },
+    parties: [{ station: station.id }],
+    cells: [{ kind: 'port', id: port.id, path: first.path }],
+    params: {
+      ...{ a: station.name, port: port.name || 'port', address: first.address.trim() },
+      ...{ subnet: formatSubnet(subnet.value), network: network.name },
+    },
+    subjects: [port.id, 'network'],
+  };
+}
+
+/** Whether a router on this network has an address in one subnet with this one. */
+function isRoutedBeside(reader: Reader, network: string, address: number): boolean {
+  return childrenOf(reader, 'port', network).some(
+    (port) =>
+      reader.get('station', port.station)?.roles.includes('router') &&
+      readAddressesOf(port).some(({ subnet }) => subnet && contains(subnet, address)),
+  );
+}

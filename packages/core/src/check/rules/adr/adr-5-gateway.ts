@@ -1,4 +1,5 @@
 import { contains, formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../address/ipv4.js';
+import { specialAddress } from '../../../address/special.js';
 import { childrenOf } from '../../../model/order.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import type { Report, Rule } from '../../rule.js';
@@ -15,6 +16,13 @@ export const gatewayOutside: Rule = {
         says: ['{port}: gateway [[{gateway}]] is not in {subnet}'],
         consequence: 'The gateway cannot be reached, so nothing beyond the subnet can.',
         remedy: 'Choose a gateway inside {subnet}, or leave it empty for none.',
+      },
+      noHost: {
+        severity: 'blocker',
+        headline: '{a}, {port}: the gateway {gateway} is {what} of {subnet}',
+        says: ['{port}: gateway [[{gateway}]] is {what} of {subnet}'],
+        consequence: 'No device has that address, so nothing beyond the subnet can be reached.',
+        remedy: 'Type the address of the router, or leave it empty for none.',
       },
       itself: {
         severity: 'blocker',
@@ -36,9 +44,11 @@ export const gatewayOutside: Rule = {
         if (!address.ok || address.value === 0 || !mask.ok || !gateway.ok || gateway.value === 0) continue;
         const subnet = subnetOf(address.value, mask.value);
         const itself = gateway.value === address.value;
-        if (!itself && contains(subnet, gateway.value)) continue;
+        const kind = specialAddress(gateway.value, mask.value);
+        const noHost = kind === 'network' || kind === 'broadcast';
+        if (!itself && !noHost && contains(subnet, gateway.value)) continue;
         yield {
-          message: itself ? 'itself' : 'outside',
+          message: itself ? 'itself' : noHost && contains(subnet, gateway.value) ? 'noHost' : 'outside',
           label: 'gateway',
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
@@ -48,6 +58,7 @@ export const gatewayOutside: Rule = {
             port: port.name || 'port',
             gateway: port.gateway.trim(),
             subnet: formatSubnet(subnet),
+            what: kind === 'network' ? 'the address' : 'the broadcast address',
           },
           subjects: [port.id],
         };

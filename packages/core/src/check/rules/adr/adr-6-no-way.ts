@@ -15,6 +15,7 @@ export const noWayBetween: Rule = {
     code: 'ADR 6',
     title: 'Ends in different subnets have something between them that routes',
     source: 'RFC 1122, 3.3.1: a host sends to its own network directly, and else through a gateway',
+    yieldsAtCell: ['ADR 3'],
     messages: {
       apart: {
         severity: 'blocker',

@@ -58,6 +58,62 @@ test('ADR 10: what the type comes with is not yet set', () => {
   expect(words('ADR 10', ['profile', 'pb', 'presets', preset])).toContain('unit 11 is what the type comes with');
 });
 
+test('ADR 10: a number without which nobody on the network can call it', () => {
+  expect(words('ADR 10', ['port', 'pn2', 'node', ''])).toContain('on Bus it needs a node address, and has none yet');
+  expect(words('ADR 10', ['port', 'portb', 'telemetry', '0'])).toContain('it needs a telemetry address');
+  expect(words('ADR 10', ['port', 'pl3', 'unit', null])).toContain('on Line it needs a unit address');
+  expect(words('ADR 10', ['port', 'pr2', 'radio.number', ''])).toContain('on Air it needs a radio number');
+  // Who only calls on a line needs none.
+  expect(codesOf(plant(['port', 'pl1', 'unit', null]))).toEqual([]);
+});
+
+test('ADR 3: an address outside the subnet of its own network, before any exchange exists', () => {
+  const subnet: FieldEdit = ['network', 'net', 'subnet', '10.0.0.0/24'];
+  expect(codesOf(plant(subnet))).toEqual([]);
+  const outside: FieldEdit = ['port', 'pe3', 'address', '10.0.1.44'];
+  expect(words('ADR 3', subnet, outside)).toContain('10.0.1.44 is outside 10.0.0.0/24, the subnet of Net');
+  // A second address inside it will do, and so will a router that makes another subnet on the same wire.
+  const further = { f: { order: 1, address: '10.0.0.44', mask: '/24', how: 'by hand' } };
+  expect(codesOf(plant(subnet, outside, ['port', 'pe3', 'further', further]))).toEqual([]);
+  const router: FieldEdit[] = [
+    ['station', 'sd', 'roles', ['router']],
+    ['port', 'pe2', 'station', 'sd'],
+    ['port', 'pe2', 'network', 'net'],
+    ['port', 'pe2', 'address', '10.0.1.1'],
+  ];
+  expect(codesOf(plant(subnet, outside, ...router))).not.toContain('ADR 3');
+});
+
+// [published: RFC 1122, 3.2.1.3: a host address is neither all zeros nor all ones] [from memory]
+test('ADR 5: a gateway that is the subnet itself, or its broadcast address; ADR 2: a mask of no bit', () => {
+  expect(words('ADR 5', ['port', 'porta', 'gateway', '10.0.0.0'])).toContain('10.0.0.0 is the address of 10.0.0.0/24');
+  expect(words('ADR 5', ['port', 'porta', 'gateway', '10.0.0.255'])).toContain('the broadcast address of 10.0.0.0/24');
+  expect(words('ADR 5', ['port', 'porta', 'gateway', '10.0.1.255'])).toContain('is outside 10.0.0.0/24');
+  for (const mask of ['/0', '0.0.0.0']) {
+    expect(codesOf(plant(['port', 'porta', 'mask', mask]))).toContain('ADR 2');
+    const project = plant(['port', 'porta', 'mask', mask]);
+    expect(wordsOf(theFinding(project, 'ADR 2'))).toContain('the mask has no bit set');
+  }
+});
+
+test('LIN 7: a port that is set aside for one purpose serves that one', () => {
+  const purpose = (purpose: string, kind: string, transfer = 'requests'): string[] =>
+    codesOf(
+      plant(
+        ['port', 'portb', 'purpose', purpose],
+        ['exchange', 'x', 'kind', kind],
+        ['exchange', 'x', 'transfer', transfer],
+      ),
+    ).filter((code) => code === 'LIN 7');
+  expect(purpose('general', 'peer connection')).toEqual([]);
+  expect(purpose('programming', 'peer connection')).toEqual(['LIN 7']);
+  expect(purpose('panel', 'peer connection')).toEqual(['LIN 7']);
+  expect(purpose('panel', 'tag map')).toEqual([]);
+  expect(purpose('I/O', 'tag map')).toEqual(['LIN 7']);
+  expect(purpose('I/O', 'remote I/O')).toEqual([]);
+  expect(purpose('I/O', 'peer connection', 'cyclic blocks')).toEqual([]);
+});
+
 test('ADR 11: one node twice on a token bus, mended with the next free one', () => {
   const twice: FieldEdit = ['port', 'pn2', 'node', '5'];
   expect(words('ADR 11', twice)).toContain('node 5 twice');
@@ -68,6 +124,11 @@ test('ADR 14: only where the profile has the custom', () => {
   const custom: FieldEdit = ['profile', 'pa', 'unitIsLastOctet', { source: 'data sheet, 2.1' }];
   expect(words('ADR 14', custom)).toContain('unit 9 at 10.9.0.1; by custom 1');
   expect(mended('ADR 14', custom)).toEqual([]);
+  // Where none is set it is proposed at the port that is called by its unit, and not at one that only calls.
+  const called: FieldEdit = ['profile', 'pb', 'unitIsLastOctet', { source: 'data sheet, 2.1' }];
+  const project = plant(called);
+  expect(wordsOf(theFinding(project, 'ADR 14'))).toContain('no unit at 10.0.0.2, where the custom is unit 2');
+  expect(fixed(project, theFinding(project, 'ADR 14')).get('port', 'portb')!.unit).toBe(2);
 });
 
 test('ADR 15: one hardware address twice, however it is written', () => {
@@ -135,6 +196,10 @@ test('ADR 18: changed since it was sent, sent and not in force, in force and fou
   );
   expect(words('ADR 18', ['setting', 'set1', 'found', '10.0.0.9'])).toContain('10.0.0.9 was found');
   expect(codesOf(plant(['setting', 'set1', 'state', 'not sent']))).toEqual([]);
+  // What was sent may well be in force: that nobody has looked is what is said.
+  const sent = words('ADR 18', ['setting', 'set1', 'state', 'sent'], ['setting', 'set1', 'by', '']);
+  expect(sent).toContain('10.0.0.2 was sent; nobody has seen yet that it is in force');
+  expect(sent).not.toContain('somebody');
 });
 
 test('ADR 18: any edit of what an end holds comes after it was sent', () => {

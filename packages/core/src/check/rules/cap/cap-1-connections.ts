@@ -5,14 +5,14 @@ import type { Station } from '../../../model/station.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
 import { connectionWords, countedBy, type Counted } from '../../../station/connection-limits.js';
 import type { Rule } from '../../rule.js';
-import { limitMessages, overLimit } from './limit-report.js';
+import { limitMessage, overLimit } from './limit-report.js';
 
 export const connections: Rule = {
   meta: {
     code: 'CAP 1',
     title: 'No more connections than the type takes, in all, with one partner, or over one protocol',
     source: 'the limit of the profile, with its source',
-    messages: limitMessages('blocker', '{what}', '{whatMost}'),
+    messages: { over: limitMessage('blocker') },
   },
   on: {
     *station(station, { reader }) {
@@ -22,9 +22,8 @@ export const connections: Rule = {
         const counted = countedBy(key);
         if (!counted) continue;
         const number = count(connectionsOf(reader, station), counted);
-        const what = connectionWords(counted, number);
-        const whatMost = connectionWords(counted, profile!.limits[key]!.value);
-        for (const report of overLimit(reader, station, key, number, { what, whatMost })) {
+        const words = (n: number) => `${n} ${connectionWords(counted, n)}`;
+        for (const report of overLimit(reader, station, key, number, words)) {
           yield { ...report, subjects: [station.id, key] };
         }
       }

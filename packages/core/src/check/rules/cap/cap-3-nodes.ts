@@ -1,13 +1,14 @@
 import { childrenOf } from '../../../model/order.js';
+import { counted } from '../../counted.js';
 import type { Rule } from '../../rule.js';
-import { limitMessages, overLimit } from './limit-report.js';
+import { limitMessage, overLimit } from './limit-report.js';
 
 export const nodes: Rule = {
   meta: {
     code: 'CAP 3',
     title: 'No more devices on a network than the type that calls there takes',
     source: 'the limit of the profile, with its source',
-    messages: limitMessages('blocker', 'nodes'),
+    messages: { over: limitMessage('blocker') },
   },
   on: {
     *station(station, { reader }) {
@@ -15,7 +16,7 @@ export const nodes: Rule = {
       for (const port of childrenOf(reader, 'port', station.id)) {
         if (port.network) most = Math.max(most, reader.referrers('port', port.network).length - 1);
       }
-      yield* overLimit(reader, station, 'nodes', most);
+      yield* overLimit(reader, station, 'nodes', most, counted('node'));
     },
   },
 };

@@ -1,6 +1,7 @@
 import { childrenOf } from '../../../model/order.js';
+import { counted } from '../../counted.js';
 import type { Rule } from '../../rule.js';
-import { limitMessages, overLimit } from './limit-report.js';
+import { limitMessage, overLimit } from './limit-report.js';
 
 export const tagsAndDrivers: Rule = {
   meta: {
@@ -8,14 +9,14 @@ export const tagsAndDrivers: Rule = {
     title: 'No more tags and drivers than the type or its licence takes',
     source: 'the limit of the profile, with its source',
     messages: {
-      tags: limitMessages('doubt', 'tags').over!,
-      drivers: limitMessages('doubt', 'drivers').over!,
+      tags: limitMessage('doubt'),
+      drivers: limitMessage('doubt'),
     },
   },
   on: {
     *station(station, { reader }) {
       const tags = reader.referrers('tag', station.id).length;
-      for (const report of tags > 0 ? overLimit(reader, station, 'tags', tags) : [])
+      for (const report of tags > 0 ? overLimit(reader, station, 'tags', tags, counted('tag')) : [])
         yield { ...report, message: 'tags' };
       const protocols = new Set(
         childrenOf(reader, 'end', station.id).flatMap((end) => {
@@ -23,7 +24,7 @@ export const tagsAndDrivers: Rule = {
           return exchange?.kind === 'tag map' ? [exchange.protocol] : [];
         }),
       );
-      for (const report of overLimit(reader, station, 'drivers', protocols.size))
+      for (const report of overLimit(reader, station, 'drivers', protocols.size, counted('driver')))
         yield { ...report, message: 'drivers' };
     },
   },

@@ -14,6 +14,13 @@ export const notWatched: Rule = {
         consequence: 'A stopped partner looks like a plant at rest.',
         remedy: 'Add a counter or a toggling bit, and name it in the settings of the exchange.',
       },
+      noStatus: {
+        severity: 'doubt',
+        headline: '{exchange}: its source is told of a lost link by a status, and no status is named',
+        says: ['told by a status: [[none named]]'],
+        consequence: 'Whoever writes the program does not know what to look at, and leaves it out.',
+        remedy: 'Name the lane, or the value in it, by which the source sees that the link stands.',
+      },
     },
   },
   on: {
@@ -21,11 +28,12 @@ export const notWatched: Rule = {
       const { onLoss, watchedBy } = exchange;
       if (exchange.transfer !== 'cyclic blocks' || exchange.kind === 'remote I/O' || watchedBy) return;
       // What is not decided at all is asked for as a whole.
-      if (!onLoss?.sinks || onLoss.source === 'is told by a status') return;
+      if (!onLoss?.sinks) return;
+      const told = onLoss.source === 'is told by a status';
       if (childrenOf(reader, 'lane', exchange.id).length === 0) return;
       yield {
-        message: 'unwatched',
-        label: 'not watched',
+        message: told ? 'noStatus' : 'unwatched',
+        label: told ? 'no status' : 'not watched',
         about: { kind: 'exchange', id: exchange.id, name: exchange.name },
         parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
         cells: [{ kind: 'exchange', id: exchange.id, path: ['watchedBy'] }],

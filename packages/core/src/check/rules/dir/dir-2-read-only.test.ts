@@ -37,7 +37,8 @@ test('a view set to be read only holds for cyclic blocks, too', () => {
     ['profile', 'pb', 'views.vb.access', 'read'],
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' }],
+    ['exchange', 'x', 'watchedBy', 'lane'],
   );
   expect(codesOf(project)).toEqual(['DIR 2']);
   expect(wordsOf(theFinding(project, 'DIR 2'))).toContain('set to be read only');

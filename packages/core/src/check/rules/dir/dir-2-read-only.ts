@@ -8,7 +8,8 @@ import type { Exchange } from '../../../model/exchange.js';
 import type { Lane } from '../../../model/lane.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
-import type { Role } from '../../../model/words.js';
+import type { Tag } from '../../../model/tag.js';
+import type { PanelElement, Role } from '../../../model/words.js';
 import { isOwnIo } from '../../../lane/own-io.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
@@ -50,7 +51,7 @@ export const readOnly: Rule = {
       },
       element: {
         severity: 'blocker',
-        headline: '{tag} of {a} is for reading only, and stands behind a {element}',
+        headline: '{tag} of {a}: for reading only, behind a {element}',
         says: ['{tag}: [[for reading only]], entered by a [[{element}]]'],
         consequence: 'The entry stays locked, or is refused each time.',
         remedy: 'Show it as a {suits}, or let the tag be set, too.',
@@ -59,16 +60,24 @@ export const readOnly: Rule = {
   },
   on: {
     *station(station, { reader }) {
+      const byElement = new Map<string, Tag[]>();
       for (const tag of childrenOf(reader, 'tag', station.id)) {
         if (tag.access !== 'read' || !tag.element || !SETTING_ELEMENTS.includes(tag.element)) continue;
+        byElement.set(tag.element, [...(byElement.get(tag.element) ?? []), tag]);
+      }
+      for (const [element, tags] of byElement) {
+        const names = fewOf(tags.map((tag) => tag.name));
+        const suits = [...new Set(tags.map(elementFor))];
         yield {
           message: 'element',
           label: 'read only',
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
-          cells: ['element', 'access'].map((field) => ({ kind: 'tag', id: tag.id, path: [field] })),
-          params: { a: station.name, tag: tag.name, element: tag.element, suits: panelElementsFor(tag)[0] ?? 'lamp' },
-          subjects: [tag.id],
+          cells: ['element', 'access'].flatMap((field) =>
+            tags.map((tag) => ({ kind: 'tag' as const, id: tag.id, path: [field] })),
+          ),
+          params: { a: station.name, tag: names, element, suits: suits.join(' or ') },
+          subjects: tags.length === 1 ? [tags[0]!.id] : [station.id, element],
         };
       }
     },
@@ -114,8 +123,9 @@ export const readOnly: Rule = {
     const [tag] = tags;
     if (!tag) return [];
     if (finding.message === 'element') {
-      const { suits } = finding.params;
-      return [{ label: `${tag.name}: ${suits}`, changes: [set('tag', tag, ['element'], suits)] }];
+      const shown = [...new Set(tags)];
+      const changes = shown.map((each) => set('tag', each, ['element'], elementFor(each)));
+      return [{ label: `${finding.params.tag}: ${finding.params.suits}`, changes }];
     }
     const changes = tags.map((each) => set('tag', each, ['access'], 'read and set'));
     return [{ label: `${finding.params.tag}: read and set`, changes }];
@@ -177,6 +187,9 @@ function readOnlyTables(context: Context, { exchange, lane, sides }: OfLane): Ca
     return [{ cause: `table ${side.end.id} ${what}`, report }];
   });
 }
+
+/** What shows a tag that nobody may set. */
+const elementFor = (tag: Tag): PanelElement => panelElementsFor(tag)[0] ?? 'lamp';
 
 const DEVICES: readonly Role[] = ['remote I/O head', 'radio unit', 'telemetry unit'];
 

@@ -2,7 +2,19 @@ import { childrenOf } from '../../../model/order.js';
 import { set } from '../../../change/make.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { ON_RETURN, SINKS_ON_LOSS, SOURCE_ON_LOSS } from '../../../model/words.js';
+import { fewOf } from '../../few-of.js';
 import type { Report, Rule } from '../../rule.js';
+
+/** What is to be decided, in the words of a sentence, with what can be chosen. */
+const QUESTIONS = [
+  { field: 'sinks', choices: SINKS_ON_LOSS, what: (sinks: string) => `what the sinks do (${sinks})` },
+  {
+    field: 'source',
+    choices: SOURCE_ON_LOSS,
+    what: (_: string, source: string) => `whether the source is told of it (${source})`,
+  },
+  { field: 'back', choices: ON_RETURN, what: () => 'how outputs come back when the link does' },
+] as const;
 
 export const onLoss: Rule = {
   meta: {
@@ -13,9 +25,9 @@ export const onLoss: Rule = {
     messages: {
       undecided: {
         severity: 'doubt',
-        headline: '{exchange}: nothing decides what its sinks do on a lost link',
-        says: ['{sinks}: [[not decided]]'],
-        consequence: 'They may go on with the last value for ever, or stop with the plant running.',
+        headline: '{exchange}: for a lost link it is not decided {what}',
+        says: ['[[not decided]]: {what}'],
+        consequence: 'What the plant then does, nobody has thought of.',
         remedy: 'Decide it in the settings of the exchange: {choices}.',
       },
       goesOn: {
@@ -45,21 +57,28 @@ export const onLoss: Rule = {
           .filter((end) => claims.some((c) => c.end === end.id && (c.direction === does || c.direction === 'both')))
           .map((end) => reader.get('station', end.station)?.name ?? '')
           .join(', ');
-      const report = (message: string, field: string, label: string): Report => ({
+      const report = (message: string, fields: readonly string[], label: string): Report => ({
         ...{ message, label },
         about: { kind: 'exchange', id: exchange.id, name: exchange.name },
         parties: ends.map((end) => ({ station: end.station, end: end.id })),
-        cells: [{ kind: 'exchange', id: exchange.id, path: ['onLoss', field] }],
+        cells: fields.map((field) => ({ kind: 'exchange', id: exchange.id, path: ['onLoss', field] })),
         params: {
-          ...{ exchange: exchange.name, sinks: names('reads') || 'the sinks', source: names('writes') || 'the source' },
-          choices: SINKS_ON_LOSS.join(', '),
+          ...{ exchange: exchange.name, source: names('writes') || 'the source' },
+          what: fewOf(open.map(({ what }) => what(names('reads') || 'the sinks', names('writes') || 'the source'))),
+          choices: open.map(({ field, choices }) => `${field}: ${choices.join(', or ')}`).join('; '),
         },
         subjects: [exchange.id],
       });
       const decided = exchange.onLoss;
-      if (!decided?.sinks) yield report('undecided', 'sinks', 'lost link');
-      if (decided?.source === 'goes on commanding') yield report('goesOn', 'source', 'not told of it');
-      if (decided?.back === 'come back by themselves') yield report('byItself', 'back', 'comes back');
+      const open = QUESTIONS.filter(({ field }) => !decided?.[field]);
+      if (open.length > 0)
+        yield report(
+          'undecided',
+          open.map(({ field }) => field),
+          'lost link',
+        );
+      if (decided?.source === 'goes on commanding') yield report('goesOn', ['source'], 'not told of it');
+      if (decided?.back === 'come back by themselves') yield report('byItself', ['back'], 'comes back');
     },
   },
   fixes(finding, reader) {

@@ -96,13 +96,17 @@ test('DIR 13: both ends on one side; a slot twice in one direction, but not in b
 
 test('DIR 9: cyclic data asks for a decision; what returns by itself, and a source that knows nothing, are Doubts', () => {
   const loss = (value: unknown): FieldEdit => ['exchange', 'y', 'onLoss', value];
-  expect(words('DIR 9', loss(null))).toContain('nothing decides what its sinks do on a lost link');
-  expect(words('DIR 9', loss({ sinks: 'go to zero', back: 'come back by themselves' }))).toContain(
-    'come back by themselves',
+  expect(words('DIR 9', loss(null))).toContain(
+    'not decided what the sinks do (A), whether the source is told of it (C) and how',
   );
-  const told = { sinks: 'go to zero', source: 'is told by a status' };
+  const told = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
+  expect(codesOf(plant(loss(told)))).toEqual([]);
+  expect(words('DIR 9', loss({ ...told, back: 'come back by themselves' }))).toContain('come back by themselves');
   expect(mended('DIR 9', loss({ ...told, back: 'come back by themselves' }))).toEqual([]);
-  expect(words('DIR 9', loss({ sinks: 'go to zero', source: 'goes on commanding' }))).toContain('goes on commanding');
+  expect(words('DIR 9', loss({ ...told, source: 'goes on commanding' }))).toContain('goes on commanding');
+  // Each of the three is asked for; those that are open stand in one finding.
+  expect(words('DIR 9', loss({ ...told, back: undefined }))).toContain('not decided: how outputs come back');
+  expect(words('DIR 9', loss({ sinks: told.sinks }))).toContain('told of it (C) and how outputs come back');
   // A request that is not answered is known to fail.
   expect(codesOf(edited(twoStations(), ['exchange', 'x', 'onLoss', null]))).toEqual([]);
 });
@@ -129,9 +133,12 @@ test('TIM 1 and 2: not more often than a pass of the program, not given up befor
 });
 
 test('DIR 10: cyclic data without a status or a heartbeat; a named one will do', () => {
-  const untold: FieldEdit = ['exchange', 'y', 'onLoss', { sinks: 'go to zero' }];
-  expect(words('DIR 10', untold)).toContain('nothing shows its ends that the other is still there');
-  expect(codesOf(plant(untold, ['exchange', 'y', 'watchedBy', 'lane3']))).toEqual([]);
+  const unwatched: FieldEdit = ['exchange', 'y', 'watchedBy', ''];
+  const untold: FieldEdit[] = [['exchange', 'y', 'onLoss', { sinks: 'go to zero' }], unwatched];
+  expect(words('DIR 10', ...untold)).toContain('nothing shows its ends that the other is still there');
+  expect(codesOf(plant(untold[0]!))).not.toContain('DIR 10');
+  // Told by a status: then one has to be named.
+  expect(words('DIR 10', unwatched)).toContain('is told of a lost link by a status, and no status is named');
 });
 
 test('DIR 11: what watches an exchange is not open for setting, and has no second writer', () => {

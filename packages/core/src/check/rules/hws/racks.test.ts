@@ -59,6 +59,23 @@ test('HWS 7: another order code in the list, in the rack, or at a controller', (
   expect(mended('HWS 7', landing)).toEqual([]);
 });
 
+test('HWS 4: zones that overlap, or reach outside the rack', () => {
+  const zone = (order: number, name: string, slot: number, size: number) => ({ order, name, slot, size, kinds: [] });
+  const zones = (a: object, b: object): FieldEdit => ['rack', 'rack', 'zones', { a, b }];
+  expect(codesOf(plant(zones(zone(1, 'Left', 0, 2), zone(2, 'Right', 2, 2))))).toEqual([]);
+  expect(words('HWS 4', zones(zone(1, 'Left', 0, 3), zone(2, 'Right', 2, 2)))).toContain(
+    'the zones Right and Left both have slots 2',
+  );
+  expect(words('HWS 4', zones(zone(1, 'Left', 0, 2), zone(2, 'Right', 2, 3)))).toContain(
+    'zone Right has slots 2 to 4; the rack has 0 to 3',
+  );
+});
+
+test('NAM 1: a module without a name that another controller has entered', () => {
+  expect(words('NAM 1', ['module', 'm2', 'name', ''])).toContain('A module of D that A has entered has no name');
+  expect(codesOf(plant(['module', 'm1', 'name', '']))).not.toContain('NAM 1');
+});
+
 test('HWS 9: two modules in one range of their owner’s image', () => {
   expect(words('HWS 9', ['landing', 'l3', 'outputsAt.number', 700])).toContain('overlap');
   expect(codesOf(plant(['landing', 'l3', 'outputsAt.number', 701]))).toEqual([]);

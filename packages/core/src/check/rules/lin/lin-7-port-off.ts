@@ -79,9 +79,17 @@ type Fault = 'disabled' | 'purpose' | 'service';
 const LABELS: Record<Fault, string> = { disabled: 'port off', purpose: 'purpose', service: 'switched off' };
 const CELL_OF: Record<Fault, string> = { disabled: 'enabled', purpose: 'purpose', service: 'off' };
 
+/** Tools plug in anywhere; which of two ports they should take is said by ADR 17. */
+function suits({ purpose }: Port, { kind, transfer }: Exchange, end: End): boolean {
+  if (kind === 'service link' || purpose === 'general') return true;
+  if (purpose === 'programming') return false;
+  if (purpose === 'panel') return kind === 'tag map';
+  return kind !== 'tag map' && (kind !== 'peer connection' || transfer === 'cyclic blocks' || end.calling === null);
+}
+
 function faultOf(port: Port, exchange: Exchange, end: End): Fault | null {
   if (!port.enabled) return 'disabled';
-  if (port.purpose === 'programming' && exchange.kind !== 'service link') return 'purpose';
+  if (!suits(port, exchange, end)) return 'purpose';
   const off = port.off?.[protocolAt(exchange, end).id]?.roles ?? [];
   return end.calling && off.includes(end.calling) ? 'service' : null;
 }

@@ -1,6 +1,7 @@
 import { itemFacts } from '../../../lane/item-facts.js';
 import type { Kind } from '../../../model/kinds.js';
 import { childrenOf } from '../../../model/order.js';
+import type { Reader } from '../../../model/project.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Report, Rule } from '../../rule.js';
 
@@ -58,6 +59,7 @@ export const nameTwice: Rule = {
       for (const program of programs) {
         const names = tags.filter((tag) => (tag.program ?? '') === program).map((tag) => [tag.id, tag.name] as const);
         for (const [name, ids] of repeated(names, profile?.nameRule.caseMatters ?? false)) {
+          if (ofDifferentPartners(reader, ids)) continue;
           yield repeatedReport('tag', ids, { where: station.name, things: 'tags', name }, station.id);
         }
       }
@@ -82,6 +84,23 @@ export const nameTwice: Rule = {
     },
   },
 };
+
+/** Whether each is asked of a partner of its own: a list has a group for each, and a name is one within its group. */
+function ofDifferentPartners(reader: Reader, tags: readonly string[]): boolean {
+  const partners = tags.map((tag) => partnerOf(reader, tag));
+  return partners.every((partner) => partner !== null) && new Set(partners).size === partners.length;
+}
+
+/** The station that a tag is asked of, by the lanes that it is bound in; null where it is bound in none. */
+function partnerOf(reader: Reader, tag: string): string | null {
+  for (const id of reader.referrers('claim', tag)) {
+    const claim = reader.get('claim', id);
+    const end = claim && reader.get('end', claim.end);
+    const other = end && childrenOf(reader, 'end', end.exchange).find((e) => e.id !== end.id);
+    if (other) return other.station;
+  }
+  return null;
+}
 
 /** Names that stand more than once, each with the ids that have it. Empty names are another rule's affair. */
 function repeated(named: readonly (readonly [string, string])[], caseMatters: boolean): [string, string[]][] {

@@ -3,6 +3,7 @@ import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
 import type { TagSeries } from '../../../model/tag-series.js';
 import { seriesName } from '../../../tags/series.js';
+import { counted } from '../../counted.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const seriesHole: Rule = {
@@ -14,7 +15,7 @@ export const seriesHole: Rule = {
       hole: {
         severity: 'doubt',
         headline: '{a}: the series {sample} has no {name}, and goes on after it',
-        says: ['{sample}, {count} points: [[{name}]] is missing'],
+        says: ['{sample}, {points}: [[{name}]] is missing'],
         consequence: 'Points after the hole are taken for their neighbours by whoever counts them.',
         remedy: 'Make the missing tag, or end the series before it.',
       },
@@ -44,7 +45,7 @@ const report = (message: string, station: Station, series: TagSeries, name: stri
   about: { kind: 'station', id: station.id, name: station.name },
   parties: [{ station: station.id }],
   cells: [tag ? { kind: 'tag', id: tag, path: ['name'] } : { kind: 'series', id: series.id, path: ['count'] }],
-  params: { a: station.name, sample: series.sample, count: String(series.count), name },
+  params: { a: station.name, sample: series.sample, points: counted('point')(series.count), name },
   subjects: [series.id, name],
 });
 

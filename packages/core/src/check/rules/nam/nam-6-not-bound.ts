@@ -1,4 +1,5 @@
 import { unboundTags } from '../../../tags/points.js';
+import { counted } from '../../counted.js';
 import { fewOf } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 
@@ -10,7 +11,7 @@ export const notBound: Rule = {
     messages: {
       left: {
         severity: 'doubt',
-        headline: '{a}: {count} of {all} points are neither bound nor declared not used: {names}',
+        headline: '{a}: of {all} {count} neither bound nor declared not used: {names}',
         says: ['[[{names}]]: bound to nothing'],
         consequence: 'They show nothing, and nobody knows whether that is meant.',
         remedy: 'Bind them face to face with the other list, or say why they are not used.',
@@ -29,7 +30,7 @@ export const notBound: Rule = {
         parties: [{ station: station.id }],
         cells: open.slice(0, 50).map((tag) => ({ kind: 'tag', id: tag.id, path: ['notUsed'] })),
         params: {
-          ...{ a: station.name, count: String(open.length), all: String(all) },
+          ...{ a: station.name, count: open.length === 1 ? '1 is' : `${open.length} are`, all: counted('point')(all) },
           names: fewOf(names),
         },
         subjects: [station.id],

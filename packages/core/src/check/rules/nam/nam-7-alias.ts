@@ -1,4 +1,5 @@
 import { childrenOf } from '../../../model/order.js';
+import { fewOf } from '../../few-of.js';
 import type { Report, Rule } from '../../rule.js';
 import type { Station } from '../../../model/station.js';
 import type { Tag } from '../../../model/tag.js';
@@ -11,7 +12,7 @@ export const aliases: Rule = {
     messages: {
       missing: {
         severity: 'hint',
-        headline: '{a}: {count} of {all} tags have no alias, the others do: {names}',
+        headline: '{a}: {count} of {all} tags without an alias, where the others have one: {names}',
         says: ['[[no alias]]: {names}'],
         consequence: 'People see the name for machines there.',
         remedy: 'Type an alias, or mark the tag as internal.',
@@ -27,7 +28,7 @@ export const aliases: Rule = {
   },
   on: {
     *station(station, { reader }) {
-      const tags = childrenOf(reader, 'tag', station.id).filter((tag) => !tag.internal && !tag.notUsed);
+      const tags = childrenOf(reader, 'tag', station.id).filter(isSeen);
       const named = tags.filter((tag) => tag.alias);
       if (named.length === 0) return;
       const without = tags.filter((tag) => !tag.alias);
@@ -46,6 +47,9 @@ export const aliases: Rule = {
   },
 };
 
+/** Whether anybody but its own program sees it: people know a point by its alias, and nobody looks into a program. */
+const isSeen = (tag: Tag): boolean => !tag.internal && !tag.notUsed && !tag.program?.trim() && tag.open !== 'closed';
+
 const report = (message: string, station: Station, tags: Tag[], params: Record<string, string>): Report => ({
   message,
   label: 'alias',
@@ -54,10 +58,7 @@ const report = (message: string, station: Station, tags: Tag[], params: Record<s
   cells: tags.slice(0, 50).map((tag) => ({ kind: 'tag', id: tag.id, path: ['alias'] })),
   params: {
     ...{ a: station.name, count: String(tags.length), ...params },
-    names: `${tags
-      .slice(0, 3)
-      .map((tag) => tag.name)
-      .join(', ')}${tags.length > 3 ? ' …' : ''}`,
+    names: fewOf(tags.map((tag) => tag.name)),
   },
   subjects: [station.id, params.alias ?? ''],
 });

@@ -56,7 +56,7 @@ test('NAM 5 and SIZ 11: a hole in a series, a name that another tag has, a count
 
 test('NAM 6: a point that is neither bound nor declared not used; internal tags are left out', () => {
   const open = plant(['tag', 'spare', 'internal', undefined]);
-  expect(words(open, 'NAM 6')).toContain('A: 1 of 2 points are neither bound nor declared not used: Spare');
+  expect(words(open, 'NAM 6')).toContain('A: of 2 points 1 is neither bound nor declared not used: Spare');
   expect(codesOf(edited(open, ['tag', 'spare', 'notUsed', { reason: 'no such door', by: 'R. Vale' }]))).toEqual([
     'NAM 4',
   ]);
@@ -68,9 +68,20 @@ test('NAM 6: a point that is neither bound nor declared not used; internal tags 
 
 test('NAM 7: where some tags have a name for people, all have, and each its own', () => {
   const some = plant(['tag', 'door1', 'alias', 'Left door']);
-  expect(words(some, 'NAM 7')).toContain('1 of 2 tags have no alias, the others do: Door_2');
+  expect(words(some, 'NAM 7')).toContain('1 of 2 tags without an alias, where the others have one: Door_2');
   const same = edited(some, ['tag', 'door2', 'alias', 'left door']);
   expect(words(same, 'NAM 7')).toContain('2 tags have the alias Left door');
+  // What nobody but its own program sees needs no name for people.
+  expect(codesOf(edited(some, ['tag', 'door2', 'program', 'Main']))).not.toContain('NAM 7');
+  expect(codesOf(edited(some, ['tag', 'door2', 'open', 'closed']))).not.toContain('NAM 7');
+});
+
+test('NAM 2: a list has a group for each partner, and a name is one within its group', () => {
+  const project = plant();
+  const named = added(project, 'tag', { ...project.get('tag', 'tag1')!, id: 'tag3', station: 'sa' });
+  expect(words(named, 'NAM 2')).toContain('2 tags are called Duty');
+  const bound = edited(named, ['claim', 'ca', 'place', { area: 'tag3', view: 'tag', number: 0 }]);
+  expect(codesOf(bound)).not.toContain('NAM 2');
 });
 
 test('NAM 8: an item text with a group that is not there; the right text is the fix', () => {
@@ -96,6 +107,22 @@ test('POS 10: two tags at one address, unless one is the alias of the other', ()
   );
   expect(words(twice, 'POS 10')).toContain('A: Duty and Spare are both at a500–a503');
   expect(codesOf(edited(twice, ['tag', 'spare', 'alias', 'Duty']))).not.toContain('POS 10');
+});
+
+test('TYP 7: polarity is compared wherever both ends state it, by the tag at the address, too', () => {
+  const tag = (id: string, station: string, area: string, view: string, number: number, polarity: string) => ({
+    ...{ id, order: 90, station, name: id, type: { base: 'WORD', count: 1 }, polarity },
+    place: { area, view, number },
+  });
+  const listed = (polarity: string) =>
+    added(
+      edited(plant(), ['claim', 'ca', 'type', null], ['claim', 'cb', 'type', null]),
+      'tag',
+      tag('atA', 'sa', 'areaa', 'va', 100, 'true at rest'),
+      tag('atB', 'sb', 'areab', 'vb', 200, polarity),
+    );
+  expect(words(listed('true when active'), 'TYP 7')).toContain('atA is true at rest at A, atB true when active at B');
+  expect(codesOf(listed('true at rest'))).not.toContain('TYP 7');
 });
 
 // A contact closed at rest gives 1 while nothing happens. [common practice]
@@ -138,7 +165,9 @@ test('CAP 4: more tags or drivers than the type takes', () => {
   const limits = { tags: { value: 1, source: 'licence' }, drivers: { value: 0, source: 'licence' } };
   const found = wordsOf(theFinding(plant(['profile', 'pa', 'limits', { tags: limits.tags }]), 'CAP 4'));
   expect(found).toContain('A: 2 tags, and its type takes 1');
-  expect(words(plant(['profile', 'pa', 'limits', { drivers: limits.drivers }]), 'CAP 4')).toContain('1 drivers');
+  expect(words(plant(['profile', 'pa', 'limits', { drivers: limits.drivers }]), 'CAP 4')).toContain(
+    '1 driver, and its type takes 0',
+  );
 });
 
 test('DOC 4: an import, or a partner of another project, older than its source', () => {
@@ -156,7 +185,7 @@ test('DOC 4: an import, or a partner of another project, older than its source',
 
 test('DIR 2: an entry on a tag that is for reading only', () => {
   const entry = plant(['tag', 'door1', 'access', 'read'], ['tag', 'door1', 'element', 'push button']);
-  expect(words(entry, 'DIR 2')).toContain('stands behind a push button');
+  expect(words(entry, 'DIR 2')).toContain('behind a push button');
   expect(fixed(entry, theFinding(entry, 'DIR 2')).get('tag', 'door1')!.element).toBe('lamp');
 });
 

@@ -23,7 +23,8 @@ const free = (told: string | null, end = 'ca') =>
     ['claim', end, 'toldPlace', told],
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' }],
+    ['exchange', 'x', 'watchedBy', 'lane'],
   );
 
 test('a place that was typed is compared under every protocol, at whichever end', () => {

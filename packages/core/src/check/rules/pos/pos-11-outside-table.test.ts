@@ -14,7 +14,8 @@ const references = (notation: string, number: number, words = 70_000) =>
     ['claim', 'ca', 'toldPlace', null],
     ['exchange', 'x', 'protocol', 'other'],
     ['exchange', 'x', 'transfer', 'cyclic blocks'],
-    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status' }],
+    ['exchange', 'x', 'onLoss', { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' }],
+    ['exchange', 'x', 'watchedBy', 'lane'],
   );
 
 test('a table has 65536 references, five digits reach 9999 [published: MODBUS Application Protocol V1.1b3, 4.4] [from memory]', () => {

@@ -25,7 +25,7 @@ export const textWrong: Rule = {
       open: {
         severity: 'blocker',
         headline: '{route}: the text is built from {built}, and nothing keeps it within what is permitted',
-        says: ['built from [[{built}]]', '{count} texts are permitted'],
+        says: ['built from [[{built}]]', 'permitted: {count}'],
         consequence: 'One wrong value and the program asks a station that nobody thought of.',
         remedy: 'Have the program take the permitted texts only, and say so here.',
       },
@@ -40,10 +40,12 @@ export const textWrong: Rule = {
         }
       }
       if (!route.built || route.built.checked) return;
-      const params = { built: route.built.from, count: String(Object.keys(route.built.permitted).length) };
+      const params = { built: route.built.from, count: textsWords(Object.keys(route.built.permitted).length) };
       const cell = { kind: 'route' as const, id: route.id, path: ['built', 'checked'] };
       yield { ...routeReport(reader, route, 'open', 'built text', params, cell), subjects: [route.id, 'built'] };
     },
   },
   fixes: typeTheRightText,
 };
+
+const textsWords = (count: number): string => (count === 1 ? '1 text' : `${count} texts`);

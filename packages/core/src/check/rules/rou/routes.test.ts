@@ -1,6 +1,8 @@
 import { newPort } from '../../../model/create.js';
 import type { Project } from '../../../model/project.js';
 import { apply } from '../../../change/apply.js';
+import { editPermitted } from '../../../route/edit-permitted.js';
+import type { FieldEdit as FieldResult } from '../../../station/field-edit.js';
 import { noWayBack, routedPlant } from '../../../testing/routed-plant.testing.js';
 import {
   added,
@@ -14,6 +16,57 @@ import {
 
 const plant = (...edits: FieldEdit[]): Project => edited(routedPlant(), ...edits);
 const stated = (text: string): FieldEdit => ['route', 'to-t', 'stated', text];
+
+test('each text that a program may build is judged against the station that it leads to', () => {
+  const route = plant().get('route', 'to-d') ?? [...plant().all('route')].find((r) => r.built)!;
+  const permitted = {
+    d: { order: 10, text: 'Net 1 > 10.0.1.2 / Bus > 9' },
+    t: { order: 20, text: 'Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0' },
+  };
+  const built = (permitted: object): FieldEdit => [
+    'route',
+    route.id,
+    'built',
+    { from: 'a tag', checked: true, permitted },
+  ];
+  const unsaid = plant(built(permitted));
+  expect(wordsOf(theFinding(unsaid, 'ROU 8'))).toContain('A → D');
+  const said = plant(built({ ...permitted, t: { ...permitted.t, to: 't' } }));
+  expect(codesOf(said)).toEqual([]);
+  const wrong = plant(
+    built({ ...permitted, t: { ...permitted.t, text: 'Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 1', to: 't' } }),
+  );
+  expect(wordsOf(theFinding(wrong, 'ROU 5'))).toContain('A → T');
+});
+
+test('a text that a program may build takes the name of the station that it leads to', () => {
+  const project = plant();
+  const route = [...project.all('route')].find((r) => r.built)!;
+  const after = (edit: FieldResult) => {
+    expect(edit.problem).toBeNull();
+    const applied = apply(project, { id: 's', label: '', changes: edit.changes });
+    if (!applied.ok) throw new Error(applied.refusal.sentence);
+    return project.with(applied.entities).get('route', route.id)!.built!.permitted;
+  };
+  expect(after(editPermitted(project, route, 'one', 'to', 't')).one!.to).toBe('t');
+  expect(after(editPermitted(project, route, 'one', 'to', 'D')).one!.to).toBeUndefined();
+  expect(after(editPermitted(project, route, 'two', 'text', 'Bus > 7')).two).toEqual({ order: 20, text: 'Bus > 7' });
+  expect(after(editPermitted(project, route, 'one', 'text', ' '))).toEqual({});
+  expect(editPermitted(project, route, 'one', 'to', 'Nobody').problem).toContain('there is no station “Nobody”');
+});
+
+test('where another port of the one that asks leads there, that port is named and offered first', () => {
+  const project = plant(
+    ['route', 'to-t', 'port', 'a2'],
+    ['port', 'a2', 'enabled', true],
+    ['port', 'a2', 'network', 'n3'],
+    ['port', 'a2', 'address', '10.0.3.1'],
+    stated(''),
+  );
+  const finding = theFinding(project, 'ROU 1');
+  expect(wordsOf(finding)).toContain('over a1 there is one');
+  expect(fixed(project, finding).get('route', 'to-t')!.port).toBe('a1');
+});
 
 test('the plant of these tests has nothing to find', () => expect(codesOf(plant())).toEqual([]));
 
@@ -94,6 +147,13 @@ const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: str
     ['typed: Net 1, 10.0.1.2', 'right is Net 1 > '],
     [],
   ],
+  [
+    'separators of another type of station: one fault, however many hops it swallows',
+    'ROU 8',
+    [stated('Net 1 > 10.0.1.2 > Net 2 > 10.0.2.9 > rack > 0')],
+    ['its parts are not separated as this station does it', 'right is Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0'],
+    [],
+  ],
   ['an empty hop', 'ROU 8', [stated('Net 1 > 10.0.1.2 / / rack > 0')], ['hop 2 is empty', 'right is Net 1 > '], []],
   [
     '10,000 characters',
@@ -113,7 +173,7 @@ const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: str
     'a text built at run time that nothing keeps within what is permitted',
     'ROU 8',
     [['route', 'to-d', 'built.checked', false]],
-    ['built from a tag', '1 texts are permitted'],
+    ['built from a tag', 'permitted: 1 text'],
     null,
   ],
   [

@@ -11,19 +11,21 @@ import { routeReport } from './route-report.js';
 interface Typed {
   text: string;
   path: readonly string[];
+  /** the station that it leads to */
+  to: string;
 }
 
 const textsOf = (route: Route): Typed[] => [
-  ...(route.stated.trim() === '' ? [] : [{ text: route.stated, path: ['stated'] }]),
-  ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text }]) => ({
-    ...{ text, path: ['built', 'permitted', key, 'text'] },
+  ...(route.stated.trim() === '' ? [] : [{ text: route.stated, path: ['stated'], to: route.to }]),
+  ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text, to }]) => ({
+    ...{ text, path: ['built', 'permitted', key, 'text'], to: to ?? route.to },
   })),
 ];
 
 /** What is wrong with the texts of a route, each with the text and the right one. */
 export function* textFaults(reader: Reader, route: Route): Generator<{ fault: TextFault; text: Typed; right: string }> {
   for (const text of textsOf(route)) {
-    const { faults, right } = judgeText(reader, route, text.text);
+    const { faults, right } = judgeText(reader, { ...route, to: text.to }, text.text);
     for (const fault of faults) yield { fault, text, right };
   }
 }
@@ -35,13 +37,13 @@ export function textReport(
   route: Route,
   message: string,
   fault: TextFault,
-  { text, path }: Typed,
+  { text, path, to }: Typed,
   right: string,
 ): Report {
   const hop = fault.hop === null ? '' : String(fault.hop + 1);
   const stated = text.length > LONGEST_SHOWN ? `${text.slice(0, LONGEST_SHOWN)}…` : text;
   const params = { hop, found: fault.found, right: fault.right || 'nothing', stated, whole: right || 'not known' };
-  const report = routeReport(reader, route, message, 'route text', params);
+  const report = routeReport(reader, { ...route, to }, message, 'route text', params);
   return {
     ...report,
     cells: [{ kind: 'route', id: route.id, path }],
@@ -54,6 +56,6 @@ export function typeTheRightText(finding: Finding, reader: Reader): Fix[] {
   const route = reader.get('route', finding.about.id);
   const path = finding.cells[0]?.path ?? [];
   const [text] = route ? textsOf(route).filter((one) => one.path.join() === path.join()) : [];
-  const right = route && text ? judgeText(reader, route, text.text).right : '';
+  const right = route && text ? judgeText(reader, { ...route, to: text.to }, text.text).right : '';
   return route && right !== '' ? [{ label: `type ${right}`, changes: [set('route', route, path, right)] }] : [];
 }

@@ -1,6 +1,7 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import { seriesGaps } from '../nam/nam-5-series.js';
+import { counted } from '../../counted.js';
 import type { Rule } from '../../rule.js';
 
 export const seriesCount: Rule = {
@@ -12,8 +13,8 @@ export const seriesCount: Rule = {
     messages: {
       count: {
         severity: 'doubt',
-        headline: '{a}: the series {sample} has {count} points and {has} tags',
-        says: ['{sample}: [[{count} points]], [[{has} tags]]'],
+        headline: '{a}: the series {sample} has {points} and {tags}',
+        says: ['{sample}: [[{points}]], [[{tags}]]'],
         consequence: 'Whoever counts them by the series misses some, or asks for some that are not there.',
         remedy: 'Make the tags of the series anew, or correct its count.',
       },
@@ -30,7 +31,7 @@ export const seriesCount: Rule = {
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
           cells: [{ kind: 'series', id: series.id, path: ['count'] }],
-          params: { a: station.name, sample: series.sample, count: String(series.count), has: String(has) },
+          params: { a: station.name, sample: series.sample, ...wordsOf(series.count, has), has: String(has) },
           subjects: [series.id],
         };
       }
@@ -40,6 +41,8 @@ export const seriesCount: Rule = {
     const series = reader.get('series', finding.cells[0]?.id ?? '');
     const has = Number(finding.params.has);
     if (!series || has < 1) return [];
-    return [{ label: `${series.sample}: ${has} points`, changes: [set('series', series, ['count'], has)] }];
+    return [{ label: `${series.sample}: ${counted('point')(has)}`, changes: [set('series', series, ['count'], has)] }];
   },
 };
+
+const wordsOf = (points: number, tags: number) => ({ points: counted('point')(points), tags: counted('tag')(tags) });

@@ -3,6 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import { linePassOf, roundCadence } from '../../../time/line-pass.js';
 import { pollPlanOf, type ExchangePlan } from '../../../exchange/poll-plan-of.js';
 import type { Exchange } from '../../../model/exchange.js';
+import { counted } from '../../counted.js';
 import type { Report, Rule } from '../../rule.js';
 
 const ms = (value: number): string => (value >= 100 ? value.toFixed(0) : value.toFixed(1));
@@ -17,14 +18,14 @@ export const passTooLong: Rule = {
       pass: {
         severity: 'blocker',
         headline: '{exchange}: a pass takes about {pass} ms, and is due every {cadence} ms',
-        says: ['{count} requests, {terms}: [[{pass} ms]]; cadence [[{cadence} ms]]'],
+        says: ['{requests}, {terms}: [[{pass} ms]]; cadence [[{cadence} ms]]'],
         consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
         remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
       },
       plan: {
         severity: 'blocker',
         headline: '{exchange}: its poll plan takes about {pass} ms, and is due every {cadence} ms',
-        says: ['{count} requests, the fewest that bring all of it: [[{pass} ms]]; cadence [[{cadence} ms]]'],
+        says: ['{requests}, the fewest that bring all of it: [[{pass} ms]]; cadence [[{cadence} ms]]'],
         consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
         remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
       },
@@ -52,7 +53,7 @@ export const passTooLong: Rule = {
         ],
         params: {
           ...{ exchange: exchange.name, pass: ms(pass.total), cadence: String(exchange.cadence) },
-          count: String(pass.requests.length),
+          requests: counted('request')(pass.requests.length),
           terms:
             `the first ${ms(first!.request)} ms request + ${ms(first!.silence)} ms silence + ${ms(first!.delay)} ms delay ` +
             `+ ${ms(first!.response)} ms answer + ${ms(first!.silence)} ms silence at ${pass.settings}`,
@@ -86,7 +87,7 @@ function planTooLong(exchange: Exchange, plan: ExchangePlan): Report {
     cells: [{ kind: 'exchange', id: exchange.id, path: ['cadence'] }],
     params: {
       ...{ exchange: exchange.name, pass: ms(plan.pass), cadence: String(exchange.cadence) },
-      ...{ count: String(requests), proposed: String(roundCadence(plan.pass)) },
+      ...{ requests: counted('request')(requests), proposed: String(roundCadence(plan.pass)) },
     },
     subjects: [exchange.id],
   };

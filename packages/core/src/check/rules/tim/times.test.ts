@@ -56,7 +56,8 @@ test('TIM 9: on change only is not there again after a return; on demand has no 
   // What a person enters at a panel is not to be made a second time.
   expect(codesOf(plant(change, ['station', 'sc', 'roles', ['operator panel']]))).not.toContain('TIM 9');
   expect(mended('TIM 9', change)).toEqual([]);
-  const loss = { sinks: 'go to zero', source: 'is told by a status', notRepeated: 'it is sent with every restart' };
+  const decided = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };
+  const loss = { ...decided, notRepeated: 'it is sent with every restart' };
   expect(codesOf(plant(change, ['exchange', 'y', 'onLoss', loss]))).toEqual([]);
   const demand: FieldEdit[] = [
     ['claim', 'ca3', 'trigger', 'on demand'],

@@ -1,5 +1,9 @@
 import { set } from '../../../change/make.js';
+import type { Side } from '../../../lane/side.js';
+import type { Reader } from '../../../model/project.js';
+import type { Tag } from '../../../model/tag.js';
 import { tagOf } from '../../../tags/open-of.js';
+import { tagsAt } from '../../../tags/tag-at.js';
 import { polarityTable } from '../../../tags/signal/polarity.js';
 import { laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
@@ -29,7 +33,7 @@ export const polarity: Rule = {
   on: {
     *lane(comparison, context) {
       const [a, b] = comparison.sides;
-      const [tagA, tagB] = [a, b].map((side) => (side ? tagOf(context.reader, side.claim) : undefined));
+      const [tagA, tagB] = [a, b].map((side) => side && tagBehind(context.reader, side));
       if (!a || !b || !tagA?.polarity || !tagB?.polarity) return;
       const { contact } = comparison.lane;
       const differs = tagA.polarity !== tagB.polarity;
@@ -65,3 +69,10 @@ export const polarity: Rule = {
     ];
   },
 };
+
+/** The tag that a claim is bound to, else the one in its station's list that lies where the claim's block begins. */
+function tagBehind(reader: Reader, { claim, block }: Side): Tag | undefined {
+  const bound = tagOf(reader, claim);
+  if (bound || !block) return bound;
+  return tagsAt(reader, block.memory, block.located).find((tag) => tag.polarity);
+}
