@@ -66,15 +66,15 @@ test('an acceptance is in the project file, and the command line counts without 
   const project = await app.duty();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
   await expect(cell(page, 'lane:status', 1)).toBeVisible();
-  // A public address on a plant network is a Doubt.
+  // An address that is set for the moment only is a Doubt.
   await app.change(project, {
-    id: 'public',
-    label: 'Public address',
-    changes: [{ kind: 'port', id: 'port-dockpanel', path: ['address'], before: '10.48.10.46', after: '8.8.8.8' }],
+    id: 'moment',
+    label: 'For the moment',
+    changes: [{ kind: 'port', id: 'port-dockpanel', path: ['how'], after: 'temporary' }],
   });
   await page.goto(`${app.url}/p/${project}/findings`);
-  const entry = page.getByRole('article').filter({ hasText: 'ADR 3' });
-  await entry.getByLabel('Reason').fill('given by the telephone company');
+  const entry = page.getByRole('article').filter({ hasText: 'ADR 18' });
+  await entry.getByLabel('Reason').fill('until the panel is mounted');
   await entry.getByLabel('Who accepts').fill('R. Vale');
   await page.keyboard.press('Enter');
   await expect(entry).toHaveCount(0);
@@ -82,5 +82,5 @@ test('an acceptance is in the project file, and the command line counts without 
   const file = JSON.parse(await app.file(project)) as { acceptances: { finding: string; name: string }[] };
   expect(file.acceptances).toHaveLength(1);
   expect(file.acceptances[0]).toMatchObject({ name: 'R. Vale' });
-  expect(file.acceptances[0]!.finding).toContain('ADR 3');
+  expect(file.acceptances[0]!.finding).toContain('ADR 18');
 });

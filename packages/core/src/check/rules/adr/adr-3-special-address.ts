@@ -89,7 +89,10 @@ export const specialAddressUsed: Rule = {
     *station(station, { reader }): Generator<Report> {
       for (const port of childrenOf(reader, 'port', station.id)) {
         const outside = outsideNetwork(reader, station, port);
-        if (outside) yield outside;
+        if (outside) {
+          yield outside;
+          continue;
+        }
         const address = parseIpv4(port.address);
         if (!address.ok || !isOnEthernet(reader, port)) continue;
         const mask = parseMask(port.mask);

@@ -72,6 +72,8 @@ test('ADR 3: an address outside the subnet of its own network, before any exchan
   expect(codesOf(plant(subnet))).toEqual([]);
   const outside: FieldEdit = ['port', 'pe3', 'address', '10.0.1.44'];
   expect(words('ADR 3', subnet, outside)).toContain('10.0.1.44 is outside 10.0.0.0/24, the subnet of Net');
+  // A public address is outside, too: that is the one finding of it.
+  expect(codesOf(plant(subnet, ['port', 'pe3', 'address', '8.8.4.4']))).toEqual(['ADR 3']);
   // A second address inside it will do, and so will a router that makes another subnet on the same wire.
   const further = { f: { order: 1, address: '10.0.0.44', mask: '/24', how: 'by hand' } };
   expect(codesOf(plant(subnet, outside, ['port', 'pe3', 'further', further]))).toEqual([]);
