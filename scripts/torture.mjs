@@ -4,7 +4,8 @@ import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
 /**
- * What is too long for every test: kills, hostile requests, faults, random lanes. Ends with 1 where something acknowledged
+ * What is too long for every test: kills, hostile requests, faults, random lanes, right plants and
+ * slips in them. Ends with 1 where something acknowledged
  * was lost, something hostile had its way, or a verdict is not true. `--only PART` does one part, `--times N` so much of
  * it, `--seed N` makes a run the same again.
  */
@@ -26,5 +27,14 @@ if (only === null || only === 'lanes') {
   say(`\nRandom lanes against the byte and bit machines, seed ${seed}; about half an hour`);
   const tests = ['jest', '--selectProjects', 'core', '--testPathPatterns', 'oracle[a-z-]*\\.test', 'check/fixes'];
   await run('npx', tests, { env }).catch(() => (failed = true));
+}
+if (only === null || only === 'slips') {
+  const seed = option('--seed', String(Date.now() % 2_000_000_000));
+  const times = only ? option('--times', '20') : '20';
+  const env = { ...process.env, ORACLE_TIMES: times, ORACLE_SEED: seed, SLIPS_TABLE: 'yes' };
+  say(`\nRight plants, and slips of people in them, seed ${seed}; about ten minutes`);
+  await run('npx', ['jest', '--selectProjects', 'core', '--testPathPatterns', 'right-plant|slips'], { env }).catch(
+    () => (failed = true),
+  );
 }
 process.exit(failed ? 1 : 0);

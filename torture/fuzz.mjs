@@ -48,7 +48,7 @@ export async function fuzz({ times, seed, rest = true, say }) {
       }
     });
     await Promise.all(workers);
-    const { busy } = await busiest(server);
+    const { busy, late } = await busiest(server);
     const health = await watch.stop();
     slow.close();
     if ((await attack.fileOf(attack.untouched)) !== before)
@@ -56,7 +56,7 @@ export async function fuzz({ times, seed, rest = true, say }) {
     await attack.followsJournal();
     if (rest) await pause(REST_MS);
     const memory = memoryOf(server);
-    const result = { ...attack.result(), health, busy, memory, seconds: (Date.now() - began) / 1000 };
+    const result = { ...attack.result(), health, busy, late, memory, seconds: (Date.now() - began) / 1000 };
     const faults = [
       ...attack.faults,
       ...(rest && attack.slowest.ms > LONGEST_ANSWER_MS

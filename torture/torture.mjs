@@ -30,7 +30,8 @@ const PARTS = {
     say(`in ${r.seconds.toFixed(0)} s; answered ${JSON.stringify(r.statuses)}; made ${JSON.stringify(r.made)}`);
     say(
       `the slowest answer ${r.slowest.ms.toFixed(0)} ms (${r.slowest.what}); health ${r.health.middle.toFixed(1)} ms, the middle of ` +
-        `${r.health.asked}, ${r.health.most.toFixed(0)} ms at most; the thread that answers busy ${r.busy.toFixed(0)} ms at most; ` +
+        `${r.health.asked}, ${r.health.most.toFixed(0)} ms at most; the thread that answers busy ${r.busy.toFixed(0)} ms at most ` +
+        `(late by ${r.late.toFixed(0)} ms, with the time that it waited for a processor); ` +
         `${r.memory.toFixed(0)} MB afterwards`,
     );
   },

@@ -21,6 +21,7 @@ export * from './change/put-back.js';
 export * from './change/reached.js';
 export * from './compare/compared-rows.js';
 export * from './check/fix-all.js';
+export { fixesOf } from './check/fixes-of.js';
 export * from './find/hit.js';
 export * from './overview/matrix.js';
 export * from './overview/end-to-end.js';

@@ -1,7 +1,8 @@
 import {
   OPENNESS,
   TRIGGERS,
-  ruleOf,
+  fixesOf,
+  type ChangeSet,
   SHEET_COLUMNS,
   laneRows,
   sheetLanes,
@@ -43,6 +44,8 @@ export interface SheetState {
   findings: readonly Finding[];
   toggle: (lane: string) => void;
   fix: (finding: Finding) => void;
+  /** the own edits that came before a finding, oldest first */
+  edits: (finding: Finding) => readonly ChangeSet[];
 }
 
 /** What stands on the second line under a column. */
@@ -297,7 +300,7 @@ const onlyEditable = (cell: GridCell, i: number): GridCell | null => (SHEET_COLU
 /** What each end says, under its own page, and the fix between them. */
 function differenceRow(state: SheetState, finding: Finding): GridRow {
   const { says, consequence } = textOf(finding);
-  const [fix] = ruleOf(finding.code).fixes?.(finding, state.project) ?? [];
+  const [fix] = fixesOf(finding, state.project, state.edits(finding));
   const onPage = (i: number) => [state.left.id, state.right.id].includes(finding.parties[i]?.end ?? '');
   const sentence = (end: End, start: number): GridCell | null => {
     let i = finding.parties.findIndex((p) => p.end === end.id);

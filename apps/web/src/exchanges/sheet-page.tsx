@@ -20,7 +20,7 @@ import {
 } from '@dialoga/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { fixFinding } from '../findings/fix-finding';
+import { editsFor, fixFinding } from '../findings/fix-finding';
 import { typingInFrame } from '../frame/focus';
 import { useKeys } from '../frame/keys';
 import { NothingHere } from '../frame/nothing-here';
@@ -120,7 +120,8 @@ export function SheetPage() {
     if (!exchange || !left || !right) return [];
     const findings = counting.filter((f) => f.about.id === exchange.id);
     const fix = (finding: Finding) => dispatch(fixFinding(finding));
-    return sheetGridRows({ project, exchange, left, right, open, lanes, findings, toggle, fix });
+    const edits = (finding: Finding) => dispatch(editsFor(finding));
+    return sheetGridRows({ project, exchange, left, right, open, lanes, findings, toggle, fix, edits });
   }, [project, exchange, left, right, open, lanes, counting, toggle, dispatch]);
 
   const columns = useMemo(() => columnsFor(rows, LEFT_START + ADDRESS, RIGHT_START + ADDRESS), [rows]);

@@ -31,6 +31,7 @@ const rows = (open: string[] = []) =>
     lanes: Table.from(engine.laneResults),
     findings: [...engine.findings.values()],
     toggle: () => undefined,
+    edits: () => [],
     fix: () => undefined,
   });
 const claimAt = (lane: string, end: string) => childrenOf(project, 'claim', lane).find((c) => c.end === end);

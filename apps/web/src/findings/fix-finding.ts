@@ -1,17 +1,22 @@
-import { ruleOf, type Finding, type Fix, type Project } from '@dialoga/core';
+import { fixesOf, type ChangeSet, type Finding } from '@dialoga/core';
 import { edit } from '../store/editing';
-import type { Dispatch, State } from '../store/store';
+import type { Thunk } from '../store/store';
 
-/** The ready fixes of a finding, the proposed one first. */
-export function fixesOf(finding: Finding, project: Project): Fix[] {
-  return ruleOf(finding.code).fixes?.(finding, project) ?? [];
+/** The own edits that were made before this was found, oldest first; none where it was there when the project was opened. */
+export function editsBefore(undo: readonly ChangeSet[], since: string | undefined): readonly ChangeSet[] {
+  return since === undefined ? [] : undo.slice(0, undo.findLastIndex(({ id }) => id === since) + 1);
+}
+
+/** The same for a finding as it is now. */
+export function editsFor({ key }: Finding): Thunk<readonly ChangeSet[]> {
+  return (_, getState) => editsBefore(getState().project.undo, getState().findings.since.get(key));
 }
 
 /** Takes one of the ready fixes, as one undo step. */
-export function fixFinding(finding: Finding, choice = 0) {
-  return (dispatch: Dispatch, getState: () => State): void => {
+export function fixFinding(finding: Finding, choice = 0): Thunk {
+  return (dispatch, getState) => {
     const { project } = getState().project;
-    const chosen = project && fixesOf(finding, project)[choice];
+    const chosen = project && fixesOf(finding, project, dispatch(editsFor(finding)))[choice];
     if (chosen) dispatch(edit(`${finding.code}: ${chosen.label}`, chosen.changes));
   };
 }

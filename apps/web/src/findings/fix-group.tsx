@@ -1,4 +1,4 @@
-import { fixAll, type Finding } from '@dialoga/core';
+import { fixAll, fixesOf, type Finding } from '@dialoga/core';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { edit } from '../store/editing';
@@ -6,7 +6,6 @@ import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
-import { fixesOf } from './fix-finding';
 import { FixPreview } from './fix-preview';
 
 const Panel = styled.div`

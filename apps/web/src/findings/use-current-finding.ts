@@ -1,10 +1,10 @@
-import type { Finding, Fix, Project } from '@dialoga/core';
+import { fixesOf, type Finding, type Fix, type Project } from '@dialoga/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { letGoOfFocus } from '../frame/focus';
 import { findingsSlice } from '../store/findings-slice';
 import { useAppDispatch, useStateOf, type Thunk } from '../store/store';
-import { fixesOf, fixFinding } from './fix-finding';
+import { editsBefore, fixFinding } from './fix-finding';
 import { linkToFinding } from './link';
 
 /** Showing and fixing a finding: by the project as it is when the key is pressed. */
@@ -28,7 +28,12 @@ const projectAtHand = (): Thunk<Project | null> => (_, getState) => getState().p
 /** The ready fixes of a finding, the proposed one first. */
 export function useFixes(finding: Finding | undefined): Fix[] {
   const project = useDeferredValue(useStateOf((s) => s.project.project));
-  return useMemo(() => (finding && project ? fixesOf(finding, project) : []), [finding, project]);
+  const undo = useStateOf((s) => s.project.undo);
+  const since = useStateOf((s) => (finding ? s.findings.since.get(finding.key) : undefined));
+  return useMemo(
+    () => (finding && project ? fixesOf(finding, project, editsBefore(undo, since)) : []),
+    [finding, project, undo, since],
+  );
 }
 
 /** Going through the findings one after the other. */

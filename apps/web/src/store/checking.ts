@@ -15,7 +15,7 @@ export function check(set: ChangeSet): Thunk {
       .edit(set)
       .then((first) => {
         if (getState().project.id !== id) return;
-        dispatch(checked(first));
+        dispatch(checked({ ...first, edit: set.id }));
         dispatch(checkRest());
       })
       .catch((error: unknown) => dispatch(failed(error)));
@@ -34,7 +34,8 @@ export function checkRest(): Thunk {
       .more()
       .finally(() => (asking = false))
       .then((next) => {
-        if (next && getState().project.id === id) dispatch(checked(next));
+        const edit = getState().project.undo.at(-1)?.id;
+        if (next && getState().project.id === id) dispatch(checked({ ...next, edit }));
         dispatch(checkRest());
       })
       .catch((error: unknown) => dispatch(failed(error)));

@@ -12,6 +12,8 @@ export interface FindingsState {
   left: number;
   lanes: Table<LaneResult>;
   accepted: Readonly<Record<string, Accepted>>;
+  /** of what was found since the project was opened: the last own edit before it was, by key */
+  since: ReadonlyMap<string, string>;
   /** the finding that the finding line shows */
   current: string | null;
 }
@@ -23,6 +25,7 @@ const initialState: FindingsState = {
   left: 0,
   lanes: Table.empty(),
   accepted: {},
+  since: new Map(),
   current: null,
 };
 
@@ -31,9 +34,22 @@ function merged<T>(known: Table<T>, changes: readonly [string, T | null][]): Tab
   return known.with(changes.map(([key, value]) => [key, value ?? undefined]));
 }
 
+function foundSince(
+  { byKey, since }: FindingsState,
+  changes: Checked['findings'],
+  edit: string | undefined,
+): FindingsState['since'] {
+  const next = new Map(since);
+  for (const [key, finding] of changes) {
+    if (!finding) next.delete(key);
+    else if (edit !== undefined && !byKey.get(key)) next.set(key, edit);
+  }
+  return next;
+}
+
 export const findingsSlice = plainSlice('findings', initialState, {
   cleared: () => initialState,
-  checked: (state: FindingsState, told: Checked): FindingsState => {
+  checked: (state: FindingsState, told: Checked & { edit?: string | undefined }): FindingsState => {
     const order = told.order ?? state.order;
     const gone = state.current !== null && !order.includes(state.current);
     const at = gone ? state.order.indexOf(state.current!) : -1;
@@ -44,6 +60,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
       order,
       left: told.left,
       accepted: Object.fromEntries(told.accepted),
+      since: foundSince(state, told.findings, told.edit),
       current: gone ? (order[Math.min(at, order.length - 1)] ?? null) : state.current,
     };
   },
@@ -54,6 +71,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
     order: told.order ?? [],
     left: told.left,
     accepted: Object.fromEntries(told.accepted),
+    since: new Map(),
     current: null,
   }),
   gaveUp: (state: FindingsState): FindingsState => ({ ...state, left: 0 }),

@@ -7,7 +7,8 @@ import { PROJECT_ID, type Kind } from '../model/kinds.js';
 import type { EntityChange, Project } from '../model/project.js';
 import { listsOf } from '../model/references.js';
 import { RULES } from './catalogue.js';
-import type { Cell, Finding } from './finding.js';
+import type { Finding } from './finding.js';
+import { FindingsInForce } from './findings-in-force.js';
 import { Readers } from './readers.js';
 import { listKey, RecordingReader } from './recording-reader.js';
 import type { Context, Handover, Report, Rule, Scope, Subjects } from './rule.js';
@@ -37,8 +38,6 @@ interface Unit {
   reads: readonly string[];
   findings: Finding[];
 }
-
-const META = new Map(RULES.map((rule) => [rule.meta.code, rule.meta]));
 
 const unitKey = (scope: Scope | MoverKind, id: string) => `${scope} ${id}`;
 const occupancyKey = (area: string) => `uses>${area}`;
@@ -95,7 +94,7 @@ export class CheckEngine {
   private readonly usesOf = new Map<string, string[]>();
   private readonly pairsOfUse = new Map<string, Set<string>>();
   private readonly occupancy = new Occupancy();
-  private readonly found = new Map<string, Finding>();
+  private readonly found = new FindingsInForce();
 
   private readonly staleLanes = new Set<string>();
   private readonly staleMovers = new Map<string, MoverKind>();
@@ -116,7 +115,7 @@ export class CheckEngine {
   }
 
   get findings(): ReadonlyMap<string, Finding> {
-    return this.found;
+    return this.found.shown;
   }
 
   get laneResults(): ReadonlyMap<string, LaneResult> {
@@ -326,8 +325,7 @@ export class CheckEngine {
     for (const { rule, check } of CHECKS[scope]) {
       for (const report of check(subject, context)) findings.push(asFinding(rule, report));
     }
-    const kept = findings.length < 2 ? findings : findings.filter((f) => !yields(f, findings));
-    this.replace({ scope, id, reads: reader.take(), findings: kept });
+    this.replace({ scope, id, reads: reader.take(), findings });
   }
 
   private replace(unit: Unit): void {
@@ -336,24 +334,20 @@ export class CheckEngine {
     if (old) this.forget(old);
     this.units.set(key, unit);
     for (const read of unit.reads) this.readers.add(read, unit);
-    for (const finding of unit.findings) {
-      this.found.set(finding.key, finding);
-      this.change.findings.set(finding.key, finding);
-    }
+    for (const finding of unit.findings) this.found.add(finding);
+    this.found.settle(this.change.findings);
   }
 
   private forget(unit: Unit): void {
     for (const read of unit.reads) this.readers.remove(read, unit);
-    for (const { key } of unit.findings) {
-      this.found.delete(key);
-      this.change.findings.set(key, null);
-    }
+    for (const finding of unit.findings) this.found.drop(finding);
   }
 
   private dropUnit(key: string): void {
     const unit = this.units.get(key);
     if (!unit) return;
     this.forget(unit);
+    this.found.settle(this.change.findings);
     this.units.delete(key);
     if (unit.scope !== 'lane' && !isMoverKind(unit.scope)) return;
     this.occupy(unit.id, []);
@@ -362,23 +356,6 @@ export class CheckEngine {
     this.change.lanes.set(unit.id, null);
   }
 }
-
-/** One cause is one finding: a rule is silent where another that it yields to speaks of the same subject. */
-function yields(finding: Finding, others: readonly Finding[]): boolean {
-  const { yieldsTo, yieldsAtCell } = META.get(finding.code)!;
-  if (!yieldsTo && !yieldsAtCell) return false;
-  return others.some(
-    (other) =>
-      (yieldsTo?.includes(other.code) && sameSubject(other, finding)) ||
-      (yieldsAtCell?.includes(other.code) && other.cells.some((c) => finding.cells.some((d) => sameCell(c, d)))),
-  );
-}
-
-const sameSubject = (a: Finding, b: Finding): boolean =>
-  a.about.id === b.about.id && a.lane === b.lane && (!a.item || !b.item || a.item === b.item);
-
-const sameCell = (a: Cell, b: Cell): boolean =>
-  a.id === b.id && a.path.length === b.path.length && a.path.every((key, i) => key === b.path[i]);
 
 function asFinding(rule: Rule, report: Report): Finding {
   const { subjects, ...rest } = report;

@@ -29,7 +29,7 @@ export interface RuleMeta {
   code: string;
   title: string;
   source: string;
-  /** codes that say the same of the same subject better: this one is then silent */
+  /** codes, or single messages (`HWS 2 outside`), that say the same of the same subject better: this one is then silent */
   yieldsTo?: readonly string[];
   /** the same, but only where the other points at one of the same cells */
   yieldsAtCell?: readonly string[];

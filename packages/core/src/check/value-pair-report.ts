@@ -1,3 +1,6 @@
+import type { Claim } from '../model/claim.js';
+import { tagOf } from '../tags/open-of.js';
+import type { Cell } from './finding.js';
 import { formatType } from '../data/types.js';
 import type { DifferenceOf, Value } from '../lane/difference.js';
 import type { Side } from '../lane/side.js';
@@ -18,7 +21,10 @@ export function valuePairReport(
     ...facts,
     sides: [first, second],
     ...(x.key ? { item: x.key } : {}),
-    cells: [valueCell(first, x.key, 'type'), valueCell(second, y.key, 'type')],
+    cells: [
+      ...[valueCell(first, x.key, 'type'), valueCell(second, y.key, 'type')],
+      ...[first, second].flatMap(({ claim }) => tagTypeCell(context, claim) ?? []),
+    ],
     params: {
       value: x.name || y.name || 'the block',
       aValue: x.name || 'the block',
@@ -28,4 +34,10 @@ export function valuePairReport(
     },
     subjects: [x.key],
   });
+}
+
+/** Of a value that is a tag, its type in the list of its station. */
+function tagTypeCell({ reader }: Context, claim: Claim): Cell | null {
+  const tag = tagOf(reader, claim);
+  return tag ? { kind: 'tag', id: tag.id, path: ['type'] } : null;
 }

@@ -140,9 +140,10 @@ function otherCount(source: Side, sink: Side): boolean {
   const [a, b] = [source, sink].map((side) => {
     const type = Object.keys(side.claim.items).length === 0 ? readable(side.claim.type) : null;
     const bits = type ? (elementary(type.base)?.bits ?? 0) : 0;
-    return bits > 0 ? { count: type!.count, inBlock: side.block!.payloadBits / bits } : null;
+    return bits > 0 ? { bits, count: type!.count, inBlock: side.block!.payloadBits / bits } : null;
   });
-  return Boolean(a && b && a.count === b.count && a.inBlock !== b.inBlock);
+  // Of another width there are other elements, and TYP 1 says so.
+  return Boolean(a && b && a.bits === b.bits && a.count === b.count && a.inBlock !== b.inBlock);
 }
 
 /** It cannot be compared, and this is why: the first reason stands. */

@@ -1,8 +1,9 @@
 import { parseIpv4 } from '../address/ipv4.js';
 import { specialAddress } from '../address/special.js';
-import { cpuSlotOf } from '../hardware/cpu-slot.js';
+import { cpuOf, cpuSlotOf } from '../hardware/cpu-slot.js';
 import { slotsOfRemoteIo } from '../hardware/remote-slots.js';
 import { looksAtUnit } from '../wiring/looks-at-unit.js';
+import type { Cell } from '../check/finding.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
@@ -45,6 +46,8 @@ export interface ToldValue {
   optional: boolean;
   /** null: not known yet */
   truth: string | null;
+  /** where that is set, or is to be set */
+  set: Cell;
   same: boolean;
   /** the told address is one that the other station once had */
   former: boolean;
@@ -108,6 +111,7 @@ function toldValue(
     isDefault,
     optional: optional || anyIsRight,
     truth,
+    set: cellOf(reader, { station, other: exchange.via ? end : other, port, field }),
     same,
     automatic,
     former: false,
@@ -147,6 +151,30 @@ function truthOf(
       return other.references?.[field]?.trim() || null;
     case 'type':
       return station ? (typesOf(reader, station)[0] ?? null) : null;
+  }
+}
+
+/** The cell that says what is so. */
+function cellOf(
+  reader: Reader,
+  { station, other, port, field }: { station: string; other: End; port: Port | undefined; field: ToldFieldName },
+): Cell {
+  switch (field) {
+    case 'connection':
+    case 'input':
+    case 'output':
+    case 'configuration':
+      return { kind: 'end', id: other.id, path: ['references', field] };
+    case 'slot': {
+      const cpu = cpuOf(reader, station);
+      return cpu ? { kind: 'module', id: cpu.id, path: ['slot'] } : { kind: 'station', id: station, path: ['name'] };
+    }
+    case 'type':
+      return { kind: 'station', id: station, path: ['typeText'] };
+    default: {
+      const path = field === 'name' ? 'deviceName' : field === 'tcpPort' ? 'listens' : field;
+      return port ? { kind: 'port', id: port.id, path: [path] } : { kind: 'end', id: other.id, path: ['port'] };
+    }
   }
 }
 

@@ -1,4 +1,4 @@
-import { contains, formatSubnet, parseIpv4, parseMask, subnetOf, type Subnet } from '../address/ipv4.js';
+import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf, type Subnet } from '../address/ipv4.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
@@ -50,6 +50,13 @@ function subnetOfPort(port: Port): Subnet | null {
   return address.ok && mask.ok && address.value !== 0 ? subnetOf(address.value, mask.value) : null;
 }
 
+/** Whether its address is in another subnet than its network states. */
+function isOutside(reader: Reader, port: Port): boolean {
+  const stated = parseSubnet((port.network && reader.get('network', port.network)?.subnet) || '');
+  const address = parseIpv4(port.address);
+  return stated.ok && address.ok && !contains(stated.value, address.value);
+}
+
 /** Each side looks with its own mask. [published: RFC 950, 2.2; RFC 1122, 3.3.1.1] [from memory] */
 function oneSubnet(reader: Reader, from: Port, to: Port): Condition[] {
   const [here, there] = [subnetOfPort(from), subnetOfPort(to)];
@@ -61,7 +68,7 @@ function oneSubnet(reader: Reader, from: Port, to: Port): Condition[] {
       must: `${nameOf(reader, from)} and ${nameOf(reader, to)} are in one subnet`,
       short: 'one subnet',
       found: `${from.address.trim()} is in ${formatSubnet(here)}, ${to.address.trim()} in ${formatSubnet(there)}`,
-      ...{ code: 'ROU 6', cell: portCell(from, 'address') },
+      ...{ code: 'ROU 6', cell: portCell(isOutside(reader, to) ? to : from, 'address') },
     },
   ];
 }

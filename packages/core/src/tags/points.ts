@@ -1,4 +1,5 @@
 import { childrenOf } from '../model/order.js';
+import { readable } from '../model/as-typed.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import type { Tag } from '../model/tag.js';
@@ -38,5 +39,10 @@ export const isBound = (reader: Reader, tag: Tag): boolean =>
 /** Of a station that asks for its tags, those that are neither bound nor declared not used. */
 export function unboundTags(reader: Reader, station: Station): { all: number; open: Tag[] } {
   if (reader.referrers('tag', station.id).length === 0 || !asksForTags(reader, station)) return { all: 0, open: [] };
-  return pointsOf(reader, station);
+  const { all, open } = pointsOf(reader, station);
+  if (open.length === 0) return { all, open };
+  // A row that lacks its place is asked for it, and is not counted again as a point without a row.
+  const rows = childrenOf(reader, 'end', station.id).flatMap((end) => childrenOf(reader, 'claim', end.id));
+  const incomplete = new Set(rows.flatMap(({ name, place }) => (readable(place) ? [] : [name])));
+  return { all, open: open.filter(({ name }) => !incomplete.has(name)) };
 }

@@ -9,6 +9,12 @@ export const oracleRuns = (usual: number): number => Math.ceil(usual * Number(pr
 /** A new one each run, printed, so that a run can be made again. */
 const SEED = Number(process.env.ORACLE_SEED ?? Date.now() % 2_000_000_000);
 
+/** The seed of this run, printed beside what it is for. */
+export function printedSeed(what: string): number {
+  process.stdout.write(`${what}: seed ${SEED}\n`);
+  return SEED;
+}
+
 /**
  * Holds a property over random cases with the printed seed. A case that fails is shrunk by fast-check, and printed with
  * its project as text that can be typed in.

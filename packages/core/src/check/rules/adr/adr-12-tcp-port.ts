@@ -40,7 +40,7 @@ export const tcpPort: Rule = {
               { station: end.station, end: end.id },
               { station: value.station, end: value.other.id },
             ],
-            cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, 'tcpPort'] }],
+            cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, 'tcpPort'] }, value.set],
             params: {
               a: name(end.station),
               b: name(value.station),

@@ -1,10 +1,12 @@
 import { parseIpv4 } from '../../../address/ipv4.js';
 import { toldFields, type ToldValue } from '../../../lane/told.js';
 import type { End } from '../../../model/end.js';
+import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import { onOneComputer } from '../../../station/host-of.js';
 import { judgeStationText } from '../../../tags/station-text-of.js';
+import { fewOf } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 import { toldFix } from './told-fix.js';
@@ -14,32 +16,47 @@ export const toldNotTrue: Rule = {
     code: 'ADR 13',
     title: 'What an end was told about the other is so',
     source: 'common practice: an address typed in two places changes in one of them',
-    yieldsAtCell: ['ADR 12', 'ADR 3'],
+    yieldsAtCell: [
+      'ADR 12',
+      'ADR 1',
+      'ADR 2',
+      'ADR 3',
+      'ADR 8',
+      'ADR 9',
+      'ADR 10',
+      'ADR 11',
+      'ADR 16',
+      'DIR 7',
+      'HWS 1',
+      'HWS 2 outside',
+      'LIN 7',
+    ],
+    yieldsTo: ['DIR 6', 'DIR 13 noCoupler', 'LIN 9 network'],
     messages: {
       former: {
         severity: 'blocker',
-        headline: '{a} was told {b} at {told}, its former address; it is at {true}',
+        headline: '{a} {was} told {b} at {told}, its former address; it is at {true}',
         says: ['told {b} at [[{told}]], its former address', 'is at [[{true}]]'],
         consequence: 'Nothing answers at {told}; no request succeeds.',
         remedy: 'Type {true} at {a}.',
       },
       another: {
         severity: 'blocker',
-        headline: '{a} was told {b} at {told}, which is {other}; {b} is at {true}',
+        headline: '{a} {was} told {b} at {told}, which is {other}; {b} is at {true}',
         says: ['told {b} at [[{told}]], which is {other}', 'is at [[{true}]]'],
         consequence: '{other} answers in place of {b}, or refuses.',
         remedy: 'Type {true} at {a}.',
       },
       otherComputer: {
         severity: 'blocker',
-        headline: '{a} was told {b} at {told}: that is the other computer, {other}; both run on one, at {true}',
+        headline: '{a} {was} told {b} at {told}: that is the other computer, {other}; both run on one, at {true}',
         says: ['told {b} at [[{told}]], which is {other}', 'runs on the same computer, at [[{true}]] and at 127.0.0.1'],
         consequence: '{other} answers in place of {b}, or refuses; {b} beside it is never asked.',
         remedy: 'Type {true} at {a}, or 127.0.0.1.',
       },
       differs: {
         severity: 'blocker',
-        headline: '{a} was told {field} {told} for {b}; it is {true}',
+        headline: '{a} {was} told {field} {told} for {b}; it is {true}',
         says: ['told {field} [[{told}]]', '{field} is [[{true}]]'],
         consequence: 'No request reaches {b}.',
         remedy: 'Type {true} at {a}.',
@@ -60,7 +77,7 @@ export const toldNotTrue: Rule = {
       },
       notTold: {
         severity: 'blocker',
-        headline: '{a} was not told the {field} of {b}, and the protocol has no default',
+        headline: '{a} {was} not told the {field} of {b}, and the protocol has no default',
         says: ['{field} of {b}: [[not told]]', '{field} is {true}'],
         consequence: 'The connection cannot be set up.',
         remedy: 'Type {true} at {a}.',
@@ -74,14 +91,14 @@ export const toldNotTrue: Rule = {
       },
       automatic: {
         severity: 'doubt',
-        headline: '{a} was told {b} at {told}, which {b} is given anew each time',
+        headline: '{a} {was} told {b} at {told}, which {b} is given anew each time',
         says: ['told {b} at [[{told}]]', 'address [[automatic]], {true} for now'],
         consequence: 'When it gets another address, nothing answers at {told}.',
         remedy: 'Give {b} a fixed address, or have the one that gives addresses keep {told} for it.',
       },
       unknown: {
         severity: 'doubt',
-        headline: '{exchange}: the {field} of {b} is not known yet, so what {a} was told cannot be checked',
+        headline: '{exchange}: the {field} of {b} is not known yet, so what {a} {was} told cannot be checked',
         says: ['told {field} {told}', '{field}: [[not known yet]]'],
         consequence: 'Whether {a} reaches {b} is not known.',
         remedy: 'Choose the port of {b} in this exchange, and give it its {field}.',
@@ -116,39 +133,66 @@ export const toldNotTrue: Rule = {
       }
     },
     *exchange(exchange, { reader }) {
-      for (const end of childrenOf(reader, 'end', exchange.id)) {
-        for (const value of toldFields(reader, exchange, end)) {
-          const message = messageFor(value, onOneComputer(reader, end.station, value.station));
-          // A unit that stands twice on its line is to be settled there first: ADR 8 says so.
-          if (!message || (value.field === 'unit' && standsTwice(reader, value.other))) continue;
-          const name = (id: string) => reader.get('station', id)?.name ?? '';
-          yield {
-            message,
-            label: `told ${value.word}`,
-            about: { kind: 'exchange', id: exchange.id, name: exchange.name },
-            parties: [
-              { station: end.station, end: end.id },
-              { station: value.station, end: value.other.id },
-            ],
-            cells: [{ kind: 'end', id: end.id, path: ['told', value.other.id, value.field] }],
-            params: {
-              exchange: exchange.name,
-              a: name(end.station),
-              b: name(value.station),
-              field: value.word,
-              told: value.told || 'not told',
-              true: value.truth ?? 'not known yet',
-              other: value.belongsTo ?? '',
-            },
-            subjects: [end.id, value.other.id, value.field],
-          };
-        }
+      const name = (id: string) => reader.get('station', id)?.name ?? '';
+      for (const [first, ...more] of untrueOf(reader, exchange)) {
+        const { message, end, value } = first;
+        const told = [first, ...more];
+        yield {
+          message,
+          label: `told ${value.word}`,
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: [
+            { station: end.station, end: end.id },
+            { station: value.station, end: value.other.id },
+          ],
+          cells: [
+            ...told.map((one) => {
+              const path = ['told', value.other.id, value.field];
+              return { kind: 'end' as const, id: one.end.id, path };
+            }),
+            value.set,
+          ],
+          params: {
+            exchange: exchange.name,
+            a: fewOf(told.map((one) => name(one.end.station))),
+            was: more.length > 0 ? 'were' : 'was',
+            b: name(value.station),
+            field: value.word,
+            told: value.told || 'not told',
+            true: value.truth ?? 'not known yet',
+            other: value.belongsTo ?? '',
+          },
+          subjects: [...told.map((one) => one.end.id), value.other.id, value.field],
+        };
       }
     },
   },
   fixes: (finding, reader) =>
     ['unknown', 'neither', 'automatic'].includes(finding.message) ? [] : toldFix(finding, reader),
 };
+
+interface Untrue {
+  message: string;
+  end: End;
+  value: ToldValue;
+}
+
+/** What is not so, each cause once: several ends that were told the same of one partner are one. */
+function untrueOf(reader: Reader, exchange: Exchange): [Untrue, ...Untrue[]][] {
+  const causes = new Map<string, [Untrue, ...Untrue[]]>();
+  for (const end of childrenOf(reader, 'end', exchange.id)) {
+    for (const value of toldFields(reader, exchange, end)) {
+      const message = messageFor(value, onOneComputer(reader, end.station, value.station));
+      // A unit that stands twice on its line is to be settled there first: ADR 8 says so.
+      if (!message || (value.field === 'unit' && standsTwice(reader, value.other))) continue;
+      const cause = [message, value.other.id, value.field, value.told, value.truth].join(' ');
+      const known = causes.get(cause);
+      if (known) known.push({ message, end, value });
+      else causes.set(cause, [{ message, end, value }]);
+    }
+  }
+  return [...causes.values()];
+}
 
 function messageFor(value: ToldValue, together: boolean): string | null {
   if (value.optional && value.told === '') return null;

@@ -9,6 +9,7 @@ export const gatewayOutside: Rule = {
     code: 'ADR 5',
     title: 'A default gateway is another device in one’s own subnet',
     source: 'RFC 1122, 3.3.1: the first gateway is on a directly connected network',
+    yieldsAtCell: ['ADR 1', 'ADR 3 outsideNetwork', 'ADR 3 noHost'],
     messages: {
       outside: {
         severity: 'blocker',
@@ -52,7 +53,7 @@ export const gatewayOutside: Rule = {
           label: 'gateway',
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
-          cells: [{ kind: 'port', id: port.id, path: ['gateway'] }],
+          cells: ['gateway', 'address'].map((field) => ({ kind: 'port', id: port.id, path: [field] })),
           params: {
             a: station.name,
             port: port.name || 'port',

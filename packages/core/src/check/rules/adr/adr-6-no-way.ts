@@ -15,7 +15,7 @@ export const noWayBetween: Rule = {
     code: 'ADR 6',
     title: 'Ends in different subnets have something between them that routes',
     source: 'RFC 1122, 3.3.1: a host sends to its own network directly, and else through a gateway',
-    yieldsAtCell: ['ADR 3'],
+    yieldsAtCell: ['ADR 2', 'ADR 3 outsideNetwork', 'ADR 3 noHost', 'ADR 5'],
     messages: {
       apart: {
         severity: 'blocker',
@@ -31,7 +31,9 @@ export const noWayBetween: Rule = {
       const ends = childrenOf(reader, 'end', exchange.id);
       for (const [i, a] of ends.entries()) {
         for (const b of ends.slice(i + 1)) {
-          if (exchange.via && joins(reader, exchange.via, a, b)) continue;
+          if (exchange.via ? joins(reader, exchange.via, a, b) : exchange.kind === 'coupler area') continue;
+          // Where a port is on no network LIN 7 asks for it.
+          if ([a, b].some((end) => end.port && reader.get('port', end.port)?.network === null)) continue;
           // Two that are both called need not reach each other.
           if (a.calling === 'listens' && b.calling === 'listens' && ends.length > 2) continue;
           if (onOneComputer(reader, a.station, b.station)) continue;
@@ -54,6 +56,7 @@ export const noWayBetween: Rule = {
             cells: [
               { kind: 'port', id: from.id, path: first.path },
               { kind: 'port', id: to.id, path: second.path },
+              ...[from, to].map((port) => ({ kind: 'port' as const, id: port.id, path: ['gateway'] })),
             ],
             params: {
               exchange: exchange.name,

@@ -5,7 +5,7 @@ import type { ToldFieldName } from '../../../model/words.js';
 import type { Finding } from '../../finding.js';
 import type { Fix } from '../../rule.js';
 
-/** Types what is so where an end was told something else: the finding's first cell, its parameters `told` and `true`. */
+/** Types what is so where an end was told something else: the finding's cells, its parameters `told` and `true`. */
 export function toldFix(finding: Finding, reader: Reader): Fix[] {
   const [cell] = finding.cells;
   const row = cell?.kind === 'claim' ? reader.get('claim', cell.id) : undefined;
@@ -15,10 +15,12 @@ export function toldFix(finding: Finding, reader: Reader): Fix[] {
     if (!/\d/.test(truth)) return [];
     return [{ label: `${a} asks ${truth} in this row`, changes: [set('claim', row, ['toldStation'], truth)] }];
   }
-  const end = cell?.kind === 'end' ? reader.get('end', cell.id) : undefined;
-  const [, other = '', field = ''] = cell?.path ?? [];
   const truth = finding.params.true;
-  if (!end || !truth || truth === 'not known yet') return [];
-  const changes = [tell(end, other, field as ToldFieldName, truth)];
+  if (!truth || truth === 'not known yet') return [];
+  const changes = finding.cells.flatMap(({ kind, id, path: [part, other = '', field = ''] }) => {
+    const end = kind === 'end' && part === 'told' ? reader.get('end', id) : undefined;
+    return end ? [tell(end, other, field as ToldFieldName, truth)] : [];
+  });
+  if (changes.length === 0) return [];
   return [{ label: `${finding.params.a} told: ${finding.params.told} → ${truth}`, changes }];
 }

@@ -12,6 +12,7 @@ export const statusWritable: Rule = {
     code: 'DIR 11',
     title: 'Only its source writes the value by which an end sees that the other is there',
     source: 'common practice: a status that others can set shows nothing',
+    yieldsTo: ['DIR 1', 'POS 9'],
     messages: {
       open: {
         severity: 'doubt',
@@ -46,7 +47,8 @@ export const statusWritable: Rule = {
 
 function* writers(context: Context, exchange: Exchange, side: Side, own: NonNullable<ReturnType<typeof useOf>>) {
   for (const use of context.occupancy.inArea(own.area)) {
-    if (!use.puts || use.id === own.id || !sharedSpan(use, own)) continue;
+    // Modules over one another are HWS 9’s; what follows from a module lies where it does.
+    if (!use.puts || use.of === 'landing' || use.id === own.id || !sharedSpan(use, own)) continue;
     const user = userOf(context.reader, use);
     if (user) yield report(exchange, side, 'written', `${user.group}, ${user.name}`);
   }

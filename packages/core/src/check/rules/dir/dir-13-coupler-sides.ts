@@ -9,6 +9,7 @@ export const couplerSides: Rule = {
     code: 'DIR 13',
     title: 'A coupler has one end on each side, and each of its slots is used once in a direction',
     source: 'common practice: the two sides of a coupler are set up apart, each by whoever is on it',
+    yieldsAtCell: ['DIR 7 slots'],
     messages: {
       sameSide: {
         severity: 'blocker',
@@ -24,6 +25,13 @@ export const couplerSides: Rule = {
         consequence: 'One of the two is never exchanged.',
         remedy: 'Give one of them a slot of its own. The same slot in both directions is allowed.',
       },
+      noCoupler: {
+        severity: 'doubt',
+        headline: '{exchange}: the station that couples is not chosen',
+        says: ['coupler: [[not chosen]]'],
+        consequence: 'What each end is to be told, and whether both reach it, is not known.',
+        remedy: 'Choose the coupler in the settings of the exchange.',
+      },
       oneSubnet: {
         severity: 'hint',
         headline: '{exchange}: both sides of {via} are in one subnet; it works, and is not needed',
@@ -35,8 +43,18 @@ export const couplerSides: Rule = {
   },
   on: {
     *exchange(exchange, { reader }): Generator<Report> {
-      if (!exchange.via) return;
       const about = { kind: 'exchange', id: exchange.id, name: exchange.name } as const;
+      if (!exchange.via) {
+        if (exchange.kind !== 'coupler area') return;
+        yield {
+          ...{ message: 'noCoupler', label: 'no coupler', about },
+          parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
+          cells: [{ kind: 'exchange', id: exchange.id, path: ['via'] }],
+          params: { exchange: exchange.name },
+          subjects: [exchange.id],
+        };
+        return;
+      }
       const via = stationName(reader, exchange.via);
       const ends = childrenOf(reader, 'end', exchange.id);
       const sides = ends.map((end) => (end.port ? (reader.get('port', end.port)?.network ?? null) : null));

@@ -2,6 +2,8 @@ import { set } from '../../../change/make.js';
 import type { Comparison } from '../../../lane/compare.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
 import { openOf, tagOf } from '../../../tags/open-of.js';
+import type { Side } from '../../../lane/side.js';
+import { fewOf } from '../../few-of.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -15,6 +17,7 @@ export const notOpen: Rule = {
     code: 'DIR 3',
     title: 'What others take or set is open to them',
     source: 'common practice: a variable is closed to others unless its station opens it, for reading or for setting',
+    yieldsTo: ['DIR 1'],
     messages: {
       closed: {
         ...SHARED,
@@ -31,7 +34,7 @@ export const notOpen: Rule = {
       },
       readOnly: {
         ...SHARED,
-        headline: '{lane}: {user} sets it, and {owner} lets others only read it',
+        headline: '{lane}: {user} {does} it, and {owner} lets others only read it',
         says: ['{aName}: [[{aSays}]]', '{bName}: [[{bSays}]]'],
         consequence: 'What {user} sends is refused.',
       },
@@ -44,15 +47,20 @@ export const notOpen: Rule = {
         const tag = tagOf(context.reader, owner.claim);
         const local = comparison.exchange.transfer !== 'requests' || named(comparison) ? tag?.program : undefined;
         if (!local && (!open || open === 'may set')) continue;
-        for (const user of comparison.sides) {
-          if (user === owner) continue;
-          const sets = user.claim.direction === 'writes' || user.claim.direction === 'both';
-          if (!local && open === 'may read' && !sets) continue;
+        const users = comparison.sides.filter((user) => {
+          if (user === owner) return false;
+          return local || open !== 'may read' || setsIt(user);
+        });
+        // One that is closed is so for all: those that only read it, and those that set it.
+        for (const sets of [true, false]) {
+          const alike = users.filter((user) => setsIt(user) === sets);
+          const [user] = alike;
+          if (!user) continue;
           const pair = inPageOrder(comparison, owner, user);
-          const does = sets ? 'sets' : 'reads';
+          const verb = sets ? 'set' : 'read';
           const words = (side: typeof owner) =>
             side !== owner
-              ? does
+              ? `${verb}s`
               : local
                 ? `local to ${local}`
                 : open === 'closed'
@@ -64,13 +72,13 @@ export const notOpen: Rule = {
             sides: pair,
             cells: [
               tag ? { kind: 'tag', id: tag.id, path: [local ? 'program' : 'open'] } : claimCell(owner, 'open'),
-              claimCell(user, 'direction'),
+              ...alike.map((one) => claimCell(one, 'direction')),
             ],
             params: {
-              ...{ owner: owner.station.name, user: user.station.name, does },
-              ...{ aSays: words(pair[0]!), bSays: words(pair[1]!) },
+              ...{ owner: owner.station.name, user: fewOf(alike.map((one) => one.station.name)) },
+              ...{ does: alike.length > 1 ? verb : `${verb}s`, aSays: words(pair[0]!), bSays: words(pair[1]!) },
             },
-            subjects: [owner.claim.id, user.claim.id],
+            subjects: [owner.claim.id, ...alike.map((one) => one.claim.id)],
           });
         }
       }
@@ -84,11 +92,13 @@ export const notOpen: Rule = {
       const label = `${finding.params.owner}: global`;
       return [{ label, changes: [set('tag', holder, ['program'], undefined)] }];
     }
-    const open = finding.params.does === 'sets' || finding.message === 'readOnly' ? 'may set' : 'may read';
+    const open = finding.params.does?.startsWith('set') || finding.message === 'readOnly' ? 'may set' : 'may read';
     const label = `${finding.params.owner}: others ${open}`;
     return [{ label, changes: [set(cell.kind, holder, ['open'], open)] }];
   },
 };
+
+const setsIt = ({ claim }: Side): boolean => claim.direction === 'writes' || claim.direction === 'both';
 
 /** Variables are found by name where the protocol carries values; by address no program hides them. */
 const named = ({ exchange }: Comparison): boolean => protocolOf(exchange).carries(exchange.transfer) === 'values';

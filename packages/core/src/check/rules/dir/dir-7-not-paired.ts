@@ -23,6 +23,21 @@ export const notPaired: Rule = {
     title: 'Slots, references and element widths of the two ends pair',
     source:
       'common practice: a coupler hands the data of a slot to the slot of the same number on its other side; a connection is known by the same references at both ends',
+    yieldsAtCell: [
+      'SIZ 1',
+      'SIZ 2',
+      'SIZ 4',
+      'TYP 1',
+      'TYP 2',
+      'POS 13',
+      'POS 12',
+      'POS 1',
+      'POS 9',
+      'DIR 1',
+      'HWS 2',
+      'HWS 9',
+      'ADR 8',
+    ],
     messages: {
       references: {
         severity: 'blocker',
@@ -62,7 +77,7 @@ export const notPaired: Rule = {
           ...{ message: 'notFollowed', label: 'not followed' },
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
-          cells: [{ kind: 'exchange', id: exchange.id, path: ['name'] }],
+          cells: [{ kind: 'exchange', id: exchange.id, path: ['name'] }, ...unlike.cells],
           params: { exchange: exchange.name, from: unlike.from, count: String(unlike.count) },
           subjects: [exchange.id],
         };

@@ -1,6 +1,11 @@
 import { set } from '../../../change/make.js';
 import { isInRack, lastSlot, slotName } from '../../../hardware/slots.js';
 import { childrenOf } from '../../../model/order.js';
+import type { Module } from '../../../model/module.js';
+import type { Reader } from '../../../model/project.js';
+import type { Rack } from '../../../model/rack.js';
+import type { Station } from '../../../model/station.js';
+import { counted } from '../../counted.js';
 import { moduleCell, moduleName, racksOf } from '../../module-words.js';
 import { stationName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';
@@ -10,6 +15,7 @@ export const slotOutside: Rule = {
     code: 'HWS 2',
     title: 'Slots lie in the rack, and all have the same picture of it',
     source: 'common practice: a rack of n slots from f ends at f + n − 1',
+    yieldsAtCell: ['HWS 1', 'HWS 2 outside'],
     messages: {
       outside: {
         severity: 'blocker',
@@ -31,6 +37,13 @@ export const slotOutside: Rule = {
         says: ['{a}, slot {slot}', 'slot [[{told}]]'],
         consequence: '{b} reads and sets another module, or refuses to start.',
         remedy: 'Enter slot {slot} at {b}.',
+      },
+      bytes: {
+        severity: 'blocker',
+        headline: '{b} has {a} with {told} of {what}; it has {bytes}',
+        says: ['{a}: {bytes} of {what}', 'entered with [[{told}]] of {what}'],
+        consequence: '{b} refuses the module, or takes what follows it from the wrong place.',
+        remedy: 'Enter {bytes} at {b}, or correct the module.',
       },
     },
   },
@@ -64,6 +77,7 @@ export const slotOutside: Rule = {
               subjects: [module.id],
             };
           }
+          yield* otherBytes(reader, station, rack, module);
           for (const landing of childrenOf(reader, 'landing', module.id)) {
             if (landing.slot === null || landing.slot === module.slot) continue;
             yield {
@@ -100,6 +114,12 @@ export const slotOutside: Rule = {
       ];
     }
     const landing = reader.get('landing', cell!.id);
+    if (landing && finding.message === 'bytes') {
+      const field = cell!.path[0] as 'inputs' | 'outputs';
+      const value = reader.get('module', landing.module)?.[field];
+      const label = `${finding.params.b}: ${finding.params.told} → ${finding.params.bytes} of ${field}`;
+      return [{ label, changes: [set('landing', landing, [field], value)] }];
+    }
     const module = landing && reader.get('module', landing.module);
     const rack = module && reader.get('rack', module.rack);
     if (!landing || !module || !rack) return [];
@@ -107,3 +127,26 @@ export const slotOutside: Rule = {
     return [{ label, changes: [set('landing', landing, ['slot'], module.slot)] }];
   },
 };
+
+/** A controller has the module with other bytes of inputs or outputs than it has. */
+function* otherBytes(reader: Reader, station: Station, rack: Rack, module: Module): Generator<Report> {
+  for (const landing of childrenOf(reader, 'landing', module.id)) {
+    for (const what of ['inputs', 'outputs'] as const) {
+      const told = landing[what];
+      const listens = what === 'outputs' && landing.role === 'listener';
+      if (listens || told === null || told === module[what]) continue;
+      yield {
+        message: 'bytes',
+        label: `bytes of ${what}`,
+        about: { kind: 'station', id: station.id, name: station.name },
+        parties: [{ station: station.id }, { station: landing.station }],
+        cells: [{ kind: 'landing', id: landing.id, path: [what] }, moduleCell(module, what)],
+        params: {
+          ...{ station: station.name, a: moduleName(rack, module), b: stationName(reader, landing.station), what },
+          ...{ told: counted('byte')(told), bytes: counted('byte')(module[what]) },
+        },
+        subjects: [landing.id, what],
+      };
+    }
+  }
+}

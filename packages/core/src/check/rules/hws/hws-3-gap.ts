@@ -7,6 +7,7 @@ export const slotGap: Rule = {
     code: 'HWS 3',
     title: 'No empty slot between modules where the rack allows none',
     source: 'the rack’s own rule; common practice: where modules hand signals on, a gap cuts off what lies behind it',
+    yieldsTo: ['HWS 1', 'HWS 2 outside'],
     messages: {
       gap: {
         severity: 'blocker',

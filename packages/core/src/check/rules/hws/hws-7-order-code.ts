@@ -12,6 +12,7 @@ export const orderCode: Rule = {
     code: 'HWS 7',
     title: 'A module’s order code is the one of the list, of the rack and of each controller that claims it',
     source: 'common practice: the code that was ordered, plugged in and entered is one',
+    yieldsAtCell: ['HWS 7 found', 'HWS 7 listed'],
     messages: {
       listed: {
         severity: 'blocker',
@@ -47,7 +48,8 @@ export const orderCode: Rule = {
               about: { kind: 'station', id: station.id, name: station.name },
               parties: [{ station: station.id }, ...(landing ? [{ station: landing.station }] : [])],
               cells: [
-                landing ? { kind: 'landing', id: landing.id, path: ['orderCode'] } : moduleCell(module, 'orderCode'),
+                ...(landing ? [{ kind: 'landing', id: landing.id, path: ['orderCode'] } as const] : []),
+                moduleCell(module, 'orderCode'),
               ],
               params: {
                 station: station.name,

@@ -7,6 +7,7 @@ export const imagesOverlap: Rule = {
     code: 'HWS 9',
     title: 'The ranges of two modules do not overlap in the images of their owner',
     source: 'common practice: each byte of an image belongs to one module',
+    yieldsAtCell: ['HWS 2 bytes'],
     messages: {
       overlap: {
         severity: 'blocker',
@@ -30,7 +31,14 @@ export const imagesOverlap: Rule = {
           label: 'ranges overlap',
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
-          cells: [a, b].reverse().map((one) => ({ kind: 'landing', id: one.landing.id, path: [one.field] })),
+          cells: [
+            ...[b, a].map((one) => ({ kind: 'landing' as const, id: one.landing.id, path: [one.field] })),
+            ...[b, a].map((one) => ({
+              kind: 'landing' as const,
+              id: one.landing.id,
+              path: [one.field.replace('At', '')],
+            })),
+          ],
           params: {
             a: station.name,
             first: a.module.name || a.module.kind,

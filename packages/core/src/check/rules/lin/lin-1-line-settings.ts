@@ -1,6 +1,7 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import { formatSerial, parseSerial, type SerialSettings } from '../../../wiring/serial-settings.js';
+import { fewOf } from '../../few-of.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';
 
@@ -9,6 +10,7 @@ export const lineSettings: Rule = {
     code: 'LIN 1',
     title: 'All on one serial line have one rate and one character',
     source: 'Modbus over Serial Line V1.02, 2.5.1: all devices of a line use the same rate, parity and stop bits',
+    yieldsAtCell: ['LIN 6 dataBits'],
     messages: {
       differs: {
         severity: 'blocker',
@@ -56,24 +58,31 @@ export const lineSettings: Rule = {
       }
       const measure = readable.find(({ port }) => port.lineRole === 'calls') ?? readable[0];
       if (!measure) return;
-      for (const { port, settings } of readable) {
-        const what = differences(measure.settings, settings);
-        if (what === '') continue;
+      const unlike = readable.filter(({ settings }) => differences(measure.settings, settings) !== '');
+      const [first] = unlike;
+      // Where all others agree, it is the caller that stands alone.
+      const alone =
+        unlike.length > 1 &&
+        unlike.length === readable.length - 1 &&
+        unlike.every(({ settings }) => differences(first!.settings, settings) === '');
+      const pairs = alone ? [{ right: first!, wrong: measure }] : unlike.map((wrong) => ({ right: measure, wrong }));
+      for (const { right, wrong } of pairs) {
+        const what = differences(right.settings, wrong.settings);
         yield {
           message: 'differs',
           label: what,
           about,
-          parties: [{ station: measure.port.station }, { station: port.station }],
-          cells: [portCell(port, 'serial'), portCell(measure.port, 'serial')],
+          parties: [{ station: right.port.station }, { station: wrong.port.station }],
+          cells: [portCell(wrong.port, 'serial'), portCell(right.port, 'serial')],
           params: {
             network: network.name,
-            a: portName(reader, measure.port),
-            b: portName(reader, port),
-            here: formatSerial(measure.settings),
-            there: formatSerial(settings),
+            a: alone ? fewOf(unlike.map(({ port }) => portName(reader, port))) : portName(reader, right.port),
+            b: portName(reader, wrong.port),
+            here: formatSerial(right.settings),
+            there: formatSerial(wrong.settings),
             what,
           },
-          subjects: [port.id],
+          subjects: [wrong.port.id],
         };
       }
     },

@@ -4,13 +4,16 @@ import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
-import { portCell, portName } from '../../port-words.js';
+import type { Reader } from '../../../model/project.js';
+import { readAddressesOf } from '../../../wiring/port-addresses.js';
+import type { Cell } from '../../finding.js';
+import { portCell, portName, stationName } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 
 export const portOff: Rule = {
   meta: {
     code: 'LIN 7',
-    title: 'A port that an exchange needs is enabled, and meant for it',
+    title: 'An exchange has a port at each end, attached, addressed, enabled and meant for it',
     source: 'common practice: a port can be switched off, or be set aside for one purpose',
     messages: {
       disabled: {
@@ -34,22 +37,49 @@ export const portOff: Rule = {
         consequence: 'The device is there and does not answer in this protocol.',
         remedy: 'Switch it on at {a}, or choose another port.',
       },
+      noPort: {
+        severity: 'doubt',
+        headline: '{exchange}: no port of {a} is chosen',
+        says: ['port of {a}: [[not chosen]]'],
+        consequence: 'By what address {a} is reached, and whether it is, is not known.',
+        remedy: 'Choose the port of {a} that this exchange goes through.',
+      },
+      unattached: {
+        severity: 'doubt',
+        headline: '{exchange}: the port of {a} is on no network',
+        says: ['port of {a}: [[on no network]]'],
+        consequence: 'Whether anything reaches it is not known.',
+        remedy: 'Attach it to the network that this exchange runs on.',
+      },
+      noAddress: {
+        severity: 'doubt',
+        headline: '{exchange}: the port of {a} has no address',
+        says: ['address of {a}: [[not set]]'],
+        consequence: 'It can call nobody, and nobody can call it.',
+        remedy: 'Give it an address in the subnet of its network, or say that it gets one automatically.',
+      },
     },
   },
   on: {
     *exchange(exchange, { reader }) {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         const port = end.port ? reader.get('port', end.port) : undefined;
-        const message = port ? faultOf(port, exchange, end) : null;
-        if (!port || !message) continue;
+        const message = port
+          ? (faultOf(port, exchange, end) ?? missingAt(reader, port, exchange, end))
+          : isReachedByPort(reader, end)
+            ? 'noPort'
+            : null;
+        if (!message) continue;
+        const chosen: Cell = { kind: 'end', id: end.id, path: ['port'] };
         yield {
           message,
           label: LABELS[message],
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: [{ station: end.station, end: end.id }],
-          cells: [portCell(port, CELL_OF[message]), { kind: 'end', id: end.id, path: ['port'] }],
+          cells: [...(port && message !== 'noPort' ? [portCell(port, CELL_OF[message])] : []), chosen],
           params: {
-            ...{ exchange: exchange.name, a: portName(reader, port), purpose: port.purpose },
+            ...{ exchange: exchange.name, purpose: port?.purpose ?? '' },
+            a: port ? portName(reader, port) : stationName(reader, end.station),
             ...{ protocol: protocolAt(exchange, end).name, role: end.calling ?? 'takes part' },
           },
           subjects: [end.id],
@@ -69,15 +99,41 @@ export const portOff: Rule = {
       const { a, protocol } = finding.params;
       return [{ label: `${a}: switch ${protocol} on`, changes: [set('port', port, ['off'], rest)] }];
     }
+    if (finding.message !== 'disabled' && finding.message !== 'purpose') return [];
     return finding.message === 'disabled'
       ? [{ label: `${finding.params.a}: enable the port`, changes: [set('port', port, ['enabled'], true)] }]
       : [{ label: `${finding.params.a}: purpose → general`, changes: [set('port', port, ['purpose'], 'general')] }];
   },
 };
 
-type Fault = 'disabled' | 'purpose' | 'service';
-const LABELS: Record<Fault, string> = { disabled: 'port off', purpose: 'purpose', service: 'switched off' };
-const CELL_OF: Record<Fault, string> = { disabled: 'enabled', purpose: 'purpose', service: 'off' };
+type Fault = 'disabled' | 'purpose' | 'service' | 'unattached' | 'noAddress';
+const LABELS: Record<Fault | 'noPort', string> = {
+  ...{ disabled: 'port off', purpose: 'purpose', service: 'switched off' },
+  ...{ noPort: 'no port', unattached: 'no network', noAddress: 'no address' },
+};
+const CELL_OF: Record<Fault, string> = {
+  ...{ disabled: 'enabled', purpose: 'purpose', service: 'off', unattached: 'network', noAddress: 'address' },
+};
+
+/** Software is reached by its host; of an outside station only what is on paper is known. */
+function isReachedByPort(reader: Reader, end: End): boolean {
+  const station = reader.get('station', end.station);
+  return station !== undefined && !station.runsOn && station.party !== 'outside';
+}
+
+/** What is not known of a port yet. An address is asked for where the protocol finds its partners by it. */
+function missingAt(reader: Reader, port: Port, exchange: Exchange, end: End): 'unattached' | 'noAddress' | null {
+  if (!isReachedByPort(reader, end)) return null;
+  if (!port.network) return 'unattached';
+  if (reader.get('network', port.network)?.kind !== 'ethernet') return null;
+  const byAddress = protocolAt(exchange, end).told.calls.some(
+    ({ field, optional }) => field === 'address' && !optional,
+  );
+  const automatic = port.how === 'automatic';
+  return byAddress && !automatic && readAddressesOf(port).length === 0 && port.address.trim() === ''
+    ? 'noAddress'
+    : null;
+}
 
 /** Tools plug in anywhere; which of two ports they should take is said by ADR 17. */
 function suits({ purpose }: Port, { kind, transfer }: Exchange, end: End): boolean {

@@ -3,6 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Network } from '../../../model/network.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
+import { fewOf } from '../../few-of.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';
 
@@ -22,10 +23,17 @@ export const radioNetwork: Rule = {
     messages: {
       differs: {
         ...SHARED,
-        headline: '{network}: {b} has the {field} {there}, {a} has {here}',
+        headline: '{network}: {b} has the {field} {there}, and {here} stands at {a}',
         says: ['{field} {here}', '{field} [[{there}]]'],
         consequence: 'They do not hear each other.',
         remedy: 'Set {here} at {b}, as at {a}.',
+      },
+      bases: {
+        ...SHARED,
+        headline: '{network}: {list} are set up as its base',
+        says: ['{list}: [[base]]'],
+        consequence: 'Both call the units, and disturb each other.',
+        remedy: 'Let one of them be the base, the others end units or repeaters.',
       },
       noBase: {
         ...SHARED,
@@ -68,7 +76,16 @@ export const radioNetwork: Rule = {
         };
       }
       yield* differing(reader, network, ports, base ?? ports[0]!);
-      if (base) yield* counted(reader, network, ports, base);
+      const bases = ports.filter((p) => p.radio!.sort === 'base');
+      if (bases.length > 1) {
+        yield {
+          ...{ message: 'bases', label: 'two bases', about: aboutOf(network) },
+          parties: bases.map((p) => ({ station: p.station })),
+          cells: bases.map((p) => portCell(p, 'radio', 'sort')),
+          params: { network: network.name, list: fewOf(bases.map((p) => portName(reader, p))) },
+          subjects: [network.id],
+        };
+      } else if (base) yield* counted(reader, network, ports, base);
       yield* notReadIn(reader, network, ports);
     },
   },
@@ -89,29 +106,36 @@ export const radioNetwork: Rule = {
 
 const aboutOf = (network: Network) => ({ kind: 'network', id: network.id, name: network.name }) as const;
 
-/** Each unit against the base. What the network itself says stands in for a base that says nothing. */
+/**
+ * Each unit against the base, or the base against all its units where it stands alone. What the network itself says stands
+ * in for a base that says nothing.
+ */
 function* differing(reader: Reader, network: Network, ports: readonly Port[], base: Port): Generator<Report> {
-  for (const port of ports) {
-    if (port.id === base.id) continue;
-    for (const field of Object.keys(FIELDS) as Field[]) {
-      const here = (base.radio![field] ?? network.radio?.[field] ?? '').trim();
-      const there = (port.radio![field] ?? '').trim();
-      if (here === '' || there === '' || here === there) continue;
+  const units = ports.filter((port) => port.id !== base.id);
+  for (const field of Object.keys(FIELDS) as Field[]) {
+    const said = (port: Port) => (port.radio![field] ?? '').trim();
+    const here = (base.radio![field] ?? network.radio?.[field] ?? '').trim();
+    const others = units.filter((port) => said(port) !== '');
+    const unlike = others.filter((port) => here !== '' && said(port) !== here);
+    const [first] = unlike;
+    const alone = unlike.length > 1 && unlike.length === others.length && new Set(unlike.map(said)).size === 1;
+    const pairs = alone && first ? [{ right: first, wrong: base }] : unlike.map((wrong) => ({ right: base, wrong }));
+    for (const { right, wrong } of pairs) {
       yield {
         message: 'differs',
         label: FIELDS[field],
         about: aboutOf(network),
-        parties: [{ station: base.station }, { station: port.station }],
-        cells: [portCell(port, 'radio', field), portCell(base, 'radio', field)],
+        parties: [{ station: right.station }, { station: wrong.station }],
+        cells: [portCell(wrong, 'radio', field), portCell(right, 'radio', field)],
         params: {
           network: network.name,
-          a: portName(reader, base),
-          b: portName(reader, port),
+          a: alone ? fewOf(unlike.map((port) => portName(reader, port))) : portName(reader, right),
+          b: portName(reader, wrong),
           field: FIELDS[field],
-          here,
-          there,
+          here: right === base ? here : said(right),
+          there: wrong === base ? here : said(wrong),
         },
-        subjects: [port.id, field],
+        subjects: [wrong.id, field],
       };
     }
   }

@@ -46,10 +46,15 @@ export const notSpoken: Rule = {
   },
   on: {
     *exchange(exchange, { reader }) {
+      const said = new Set<string>();
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         const fault = faultOf(reader, exchange, end);
         const station = reader.get('station', end.station);
         if (!fault || !station) continue;
+        // On one network the others fare alike.
+        const alike = [fault.message, ...Object.values(fault.params)].join(' ');
+        if (fault.message === 'network' && said.has(alike)) continue;
+        said.add(alike);
         const { message, path, params } = fault;
         yield {
           message,
@@ -57,9 +62,9 @@ export const notSpoken: Rule = {
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: [{ station: station.id, end: end.id }],
           cells: [
-            path === 'protocol'
-              ? { kind: 'exchange', id: exchange.id, path: [path] }
-              : { kind: 'end', id: end.id, path: [path] },
+            ...(path === 'protocol' ? [] : [{ kind: 'end' as const, id: end.id, path: [path] }]),
+            // Either the port is the wrong one, or the protocol is.
+            ...(message === 'role' ? [] : [{ kind: 'exchange' as const, id: exchange.id, path: ['protocol'] }]),
           ],
           params: { exchange: exchange.name, a: station.name, protocol: protocolAt(exchange, end).name, ...params },
           subjects: [end.id],

@@ -18,7 +18,9 @@ test('LIN 1: the one whose parity differs, with both settings, against the calle
   expect(said).toContain('C has 9600 8N1');
   expect(said).toContain('9600 8E1: parity');
   expect(mended('LIN 1', parity)).toEqual([]);
-  expect(words('LIN 1', ['port', 'pl3', 'serial', '19200 7O2'])).toContain('rate, data bits, parity, stop bits');
+  expect(words('LIN 1', ['port', 'pl3', 'serial', '19200 8O2'])).toContain('rate, parity, stop bits');
+  // Of seven data bits RTU framing speaks: one cause, one finding.
+  expect(codesOf(plant(['port', 'pl3', 'serial', '9600 7E1']))).toEqual(['LIN 6']);
 });
 
 test('LIN 1: a setting that cannot be read is said where it stands', () => {

@@ -14,6 +14,7 @@ export const nameNotFound: Rule = {
     code: 'NAM 4',
     title: 'A point that is bound by its exact name is there at the other end',
     source: 'common practice: where names bind, one letter in another case leaves the point without a value',
+    yieldsAtCell: ['NAM 2'],
     messages: {
       missing: {
         severity: 'blocker',
@@ -55,7 +56,7 @@ export const nameNotFound: Rule = {
           const named = other === caller ? null : namedTag(context.reader, exchange, lane, caller, other);
           if (named?.by !== 'by name' || (!named.fault && named.elsewhere === null)) continue;
           const [near] = named.fault ? nearest(named.text, named.fault.names, 1) : [];
-          const tag = tagOf(context.reader, caller.claim);
+          const [tag, theirs] = [tagOf(context.reader, caller.claim), tagOf(context.reader, other.claim)];
           yield laneReport(context, comparison, {
             message: named.fault ? 'missing' : 'elsewhere',
             label: near ? NEAR_WORDS[near.kind] : named.fault ? 'name not found' : 'another tag',
@@ -63,6 +64,7 @@ export const nameNotFound: Rule = {
             cells: [
               named.isDefault && tag ? { kind: 'tag', id: tag.id, path: ['name'] } : claimCell(caller, 'toldPlace'),
               claimCell(other, 'place'),
+              ...(theirs ? [{ kind: 'tag', id: theirs.id, path: ['name'] } as const] : []),
             ],
             params: {
               name: named.text,

@@ -15,6 +15,7 @@ export const itemTexts: Rule = {
     code: 'NAM 8',
     title: 'An item text can be read, and names a group, a tag and an element that are there',
     source: 'the text template of the station’s profile, with the source that stands there',
+    yieldsTo: ['DIR 6'],
     messages: {
       fault: {
         severity: 'blocker',

@@ -1,3 +1,8 @@
+import { copiesIn } from '../../../lane/copies-in.js';
+import { usesOfCopy } from '../../../lane/uses.js';
+import type { Cell } from '../../finding.js';
+import { unsettled } from '../../../lane/unsettled.js';
+import { childrenOf } from '../../../model/order.js';
 import { formatSpan } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
 import { joined, type Span } from '../../../address/resolve.js';
@@ -26,8 +31,11 @@ export interface Unmatched {
  * An area with writers of its own is not looked at: its program may put and use what it likes.
  */
 export function unmatchedUses(area: Area, { reader, occupancy }: Context, missing: 'put' | 'taken'): Unmatched[] {
-  if (area.writers.length > 0) return [];
+  if (area.writers.length > 0 || isUnsettled(reader, area)) return [];
   const uses = occupancy.inArea(area.id);
+  // What lies outside its area is put nowhere: SIZ 4 speaks of it.
+  const bits = area.words * area.wordBits;
+  if (uses.some((use) => use.spans.some((span) => span.end > bits))) return [];
   const own = Object.values(area.reservations).filter((r) => r.puts);
   const firmware = own.map((r) => ({ start: r.start, end: r.start + r.length }));
   const put = joined([...uses.filter((u) => u.puts).flatMap((u) => u.spans), ...firmware]);
@@ -51,6 +59,12 @@ export function unmatchedUses(area: Area, { reader, occupancy }: Context, missin
   });
 }
 
+/** Whether a lane of the station leaves open where, how long or which way: what is put where is not known before that. */
+export const isUnsettled = (reader: Reader, area: Area): boolean =>
+  childrenOf(reader, 'end', area.station).some((end) =>
+    childrenOf(reader, 'claim', end.id).some((claim) => unsettled(reader, claim.lane)),
+  );
+
 /** What each rule says of it, with who uses the place. */
 export function unmatchedReport(area: Area, { reader }: Context, { use, span, names }: Unmatched): Report | null {
   const memory = memoryOf(reader, area.id);
@@ -61,8 +75,9 @@ export function unmatchedReport(area: Area, { reader }: Context, { use, span, na
     message: use.takes ? 'neverPut' : 'neverTaken',
     label: use.takes ? 'nobody writes it' : 'nobody reads it',
     about: { kind: 'station', id: memory.station.id, name: memory.station.name },
+    ...(user.lane ? { lane: user.lane.id } : {}),
     parties: [{ station: memory.station.id }],
-    cells: [user.cell],
+    cells: [user.cell, ...(use.takes ? copiesBeside(reader, use) : [])],
     params: {
       a: memory.station.name,
       area: area.name,
@@ -71,6 +86,14 @@ export function unmatchedReport(area: Area, { reader }: Context, { use, span, na
     },
     subjects: [area.id, use.id],
   };
+}
+
+/** Where what is taken out is put by a copy, but only a part of it: the copy’s end and its length may be what is wrong. */
+function copiesBeside(reader: Reader, { area, spans }: Use): Cell[] {
+  const meets = (put: Use) => put.spans.some((a) => spans.some((b) => a.start <= b.end && b.start <= a.end));
+  return copiesIn(reader, area)
+    .filter((copy) => usesOfCopy(reader, copy).some((use) => use.puts && use.area === area && meets(use)))
+    .flatMap(({ id }) => ['to', 'length'].map((field): Cell => ({ kind: 'copy', id, path: [field] })));
 }
 
 interface Named {

@@ -5,6 +5,7 @@ import { copyPlaces } from '../../../follow/copied.js';
 import { claimsIn } from '../../../lane/claims-in.js';
 import { copiesIn } from '../../../lane/copies-in.js';
 import { uncovered } from '../../../lane/occupancy.js';
+import { isUnsettled } from './area-flow.js';
 import { sideOf, type Side } from '../../../lane/side.js';
 import { useOf, usesOfCopy } from '../../../lane/uses.js';
 import type { Area } from '../../../model/area.js';
@@ -17,7 +18,7 @@ import type { Context, Report } from '../../rule.js';
 /** Copies into an area whose reader was named, and that lie in no window which it reads, or in one that it writes. */
 export function* copiesNotSeen(area: Area, { reader }: Context): Generator<Report> {
   const memory = memoryOf(reader, area.id);
-  if (!memory) return;
+  if (!memory || isUnsettled(reader, area)) return;
   for (const copy of copiesIn(reader, area.id)) {
     const station = copy.reader ? reader.get('station', copy.reader) : undefined;
     const target = usesOfCopy(reader, copy).find((use) => use.puts && use.area === area.id);

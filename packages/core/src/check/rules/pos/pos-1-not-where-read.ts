@@ -10,6 +10,8 @@ import { readable } from '../../../model/as-typed.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
+import { tagOf } from '../../../tags/open-of.js';
+import type { Cell } from '../../finding.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Message, Rule } from '../../rule.js';
 
@@ -27,7 +29,7 @@ export const notWhereRead: Rule = {
     code: 'POS 1',
     title: 'A request names the place where the other end has the data',
     source: 'MODBUS Application Protocol Specification V1.1b3, 4.4: a request names the addresses of the answering end',
-    yieldsAtCell: ['POS 8'],
+    yieldsAtCell: ['POS 8', 'SIZ 4', 'POS 11'],
     messages: {
       told: TOLD,
       factor: {
@@ -80,7 +82,7 @@ export const notWhereRead: Rule = {
               message: factor === null ? 'told' : 'factor',
               label: factor === null ? 'another place' : `place ×${factor}`,
               sides: [caller, other],
-              cells: [claimCell(caller, 'toldPlace'), claimCell(other, 'place')],
+              cells: [claimCell(caller, 'toldPlace'), claimCell(other, 'place'), ...listed(context.reader, other)],
               params: { told, factor: String(factor ?? '') },
             },
           );
@@ -99,6 +101,12 @@ export const notWhereRead: Rule = {
     return [{ label, changes: [set('claim', caller, ['toldPlace'], text)] }];
   },
 };
+
+/** Where the place of a tag is the one of its list. */
+function listed(reader: Reader, side: Side): Cell[] {
+  const tag = tagOf(reader, side.claim);
+  return tag ? [{ kind: 'tag', id: tag.id, path: ['place'] }] : [];
+}
 
 function factorOf(reader: Reader, told: string, other: Side): number | null {
   const beside = toldBeside(reader, told, other.block!);

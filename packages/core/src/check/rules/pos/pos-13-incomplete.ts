@@ -10,6 +10,7 @@ import type { Reader } from '../../../model/project.js';
 import { sideOf, type ClaimField, type Side } from '../../../lane/side.js';
 import { laneName } from '../../../lane/compare.js';
 import { placesOf } from '../../../lane/places-of.js';
+import { fewOf } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Finding } from '../../finding.js';
 import type { Fix, Rule } from '../../rule.js';
@@ -65,10 +66,10 @@ export const incomplete: Rule = {
       },
       silent: {
         severity: 'doubt',
-        headline: '{lane}: {b} says nothing of it',
+        headline: '{lane}: {b} {say} nothing of it',
         says: ['{aName}: {aDoes} {aLength}, {aRange}', '[[not filled in]]'],
         consequence: 'Nobody can say yet whether the two ends fit.',
-        remedy: 'Ask {b}’s engineer, and fill in that end.',
+        remedy: 'Ask {whose}.',
       },
     },
   },
@@ -126,7 +127,8 @@ export const incomplete: Rule = {
       if (placesOf(exchange, comparison.lane) === 'named') {
         for (const side of comparison.sides) {
           const other = comparison.sides.find((s) => s !== side);
-          if (!other?.block || !untold(side)) continue;
+          // Where both call, DIR 6 asks who is to.
+          if (!other?.block || other.end.calling === 'calls' || !untold(side)) continue;
           yield laneReport(context, comparison, {
             message: 'notTold',
             label: 'place not told',
@@ -136,19 +138,35 @@ export const incomplete: Rule = {
           });
         }
       }
-      for (const end of comparison.silent) {
+      const silent = comparison.silent.flatMap((end) => {
         const station = context.reader.get('station', end.station);
-        const [speaking] = comparison.sides;
-        if (!station || !speaking) continue;
+        return station ? [{ end, station }] : [];
+      });
+      const [speaking] = comparison.sides;
+      // Of several that say nothing one at least is meant; which, nobody can know.
+      if (speaking && silent.length > 0) {
         const report = laneReport(context, comparison, {
           message: 'silent',
           label: 'one-sided',
           sides: [speaking],
-          cells: [{ kind: 'lane', id: lane.id, path: ['claims', end.id] }],
-          params: { b: station.name, lane: laneName(context.reader, lane) },
-          subjects: [end.id],
+          cells: silent.map(({ end }) => ({ kind: 'lane', id: lane.id, path: ['claims', end.id] })),
+          params: {
+            ...{ b: fewOf(silent.map(({ station }) => station.name)), lane: laneName(context.reader, lane) },
+            say: silent.length > 1 ? 'say' : 'says',
+            whose:
+              silent.length > 1
+                ? 'their engineers, and fill in the end that is meant'
+                : `${silent[0]!.station.name}’s engineer, and fill in that end`,
+          },
+          subjects: silent.map(({ end }) => end.id),
         });
-        yield { ...report, parties: [...report.parties, { station: station.id, end: end.id }] };
+        yield {
+          ...report,
+          parties: [
+            ...report.parties,
+            ...silent.slice(0, 1).map(({ end, station }) => ({ station: station.id, end: end.id })),
+          ],
+        };
       }
     },
   },

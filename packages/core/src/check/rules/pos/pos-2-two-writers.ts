@@ -15,7 +15,8 @@ export const twoWriters: Rule = {
     code: 'POS 2',
     title: 'One writer for every bit, or one that has the last word',
     source: 'common practice: of two that write one place, the later overwrites the earlier',
-    yieldsTo: ['POS 9'],
+    yieldsTo: ['POS 9', 'DIR 1'],
+    yieldsAtCell: ['HWS 9', 'POS 9'],
     messages: {
       cyclic: {
         severity: 'blocker',
@@ -84,6 +85,7 @@ export const twoWriters: Rule = {
           ? { kind: 'exchange', id: exchange.id, name: exchange.name }
           : { kind: 'station', id: memory.station.id, name: memory.station.name },
         ...(first.lane ? { lane: first.lane.id } : {}),
+        ...(first.lane && second.lane ? { lanes: [first.lane.id, second.lane.id] } : {}),
         parties: users.map((user) => ({ station: memory.station.id, ...(user.end ? { end: user.end.id } : {}) })),
         cells: users.map(({ cell }) => cell),
         params: {

@@ -28,7 +28,11 @@ const looked = (claim: Record<string, unknown>) =>
     ['claim', 'cb2', 'direction', 'writes'],
     ['claim', 'cb2', 'place', { area: 'areab', view: 'vb', number: 200 }],
     ['claim', 'cb2', 'length', { count: 8, unit: 16 }],
-    ...Object.entries(claim).map(([field, value]): FieldEdit => ['claim', 'cb2', field, value]),
+    // Both ends of that lane mean the same values: what they differ in comes first.
+    ['claim', 'ca2', 'toldPlace', 'b200'],
+    ...['ca2', 'cb2'].flatMap((id) =>
+      Object.entries(claim).map(([field, value]): FieldEdit => ['claim', id, field, value]),
+    ),
   );
 const openOf = (project: Project) => findingsOf(project).filter((f) => f.code === 'POS 5' && f.cells[0]?.id === 'cb2');
 

@@ -6,6 +6,7 @@ export const writtenNotRead: Rule = {
     code: 'POS 6',
     title: 'What is put in a place is used by somebody',
     source: 'common practice: data that nobody reads need not travel',
+    yieldsTo: ['POS 1', 'TYP 9'],
     messages: {
       neverTaken: {
         severity: 'hint',

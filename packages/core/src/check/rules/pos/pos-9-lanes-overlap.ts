@@ -11,6 +11,8 @@ export const lanesOverlap: Rule = {
     code: 'POS 9',
     title: 'Lanes of one exchange, and values of one lane, have each a place of their own',
     source: 'common practice: each block of a connection, and each value of a block, has a place of its own',
+    yieldsTo: ['SIZ 1', 'SIZ 4', 'DIR 1', 'POS 1'],
+    yieldsAtCell: ['SIZ 2', 'TYP 1', 'TYP 10 oneRegister'],
     messages: {
       overlap: {
         severity: 'blocker',
@@ -46,7 +48,10 @@ export const lanesOverlap: Rule = {
             label: 'values overlap',
             sides: [side],
             item: neighbour.key,
-            cells: [valueCell(side, neighbour.key, 'offset'), valueCell(side, value.key, 'offset')],
+            cells: [
+              ...[neighbour, value].map(({ key }) => valueCell(side, key, 'offset')),
+              ...[neighbour, value].map(({ key }) => valueCell(side, key, 'type')),
+            ],
             params: {
               value: value.name || 'a value',
               neighbour: neighbour.name || 'the next value',
@@ -71,6 +76,7 @@ export const lanesOverlap: Rule = {
         label: 'lanes overlap',
         about: { kind: 'exchange', id: exchange.id, name: exchange.name },
         lane: first.lane!.id,
+        lanes: [first.lane!.id, second.lane!.id],
         parties: [{ station: memory.station.id, end: first.end!.id }],
         cells: [first.cell, second.cell],
         params: {

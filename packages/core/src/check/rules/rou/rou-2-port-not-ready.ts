@@ -6,6 +6,7 @@ export const hopNotReady: Rule = {
     code: 'ROU 2',
     title: 'Each port on the way is attached, enabled and addressed',
     source: 'common practice: what is off or has no address does not answer',
+    yieldsAtCell: ['LIN 7', 'ADR 2', 'ADR 3'],
     messages: {
       off: {
         severity: 'blocker',

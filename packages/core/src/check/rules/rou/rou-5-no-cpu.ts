@@ -7,6 +7,7 @@ export const noCpuThere: Rule = {
     code: 'ROU 5',
     title: 'The last hop leads to a slot that holds a CPU',
     source: 'common practice: the classic slip is the slot of the communication module itself',
+    yieldsAtCell: ['HWS 1', 'HWS 2 outside'],
     messages: {
       slot: {
         severity: 'blocker',

@@ -9,6 +9,7 @@ export const ownPortChosen: Rule = {
     code: 'ROU 6',
     title: 'The engineer’s own port is chosen, and lies in the first hop’s subnet or is led there',
     source: 'RFC 1122, 3.3.1: a host sends to its own network directly, and else through a gateway',
+    yieldsAtCell: ['ADR 2', 'ADR 3'],
     messages: {
       open: {
         severity: 'blocker',

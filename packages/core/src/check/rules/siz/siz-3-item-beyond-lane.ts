@@ -15,6 +15,7 @@ export const itemBeyondLane: Rule = {
     title: 'A value ends inside its lane',
     source: 'common practice: a block holds whole values',
     yieldsTo: ['SIZ 1', 'TYP 9'],
+    yieldsAtCell: ['SIZ 2', 'TYP 1', 'TYP 10 oneRegister'],
     messages: {
       beyond: {
         severity: 'blocker',
@@ -40,7 +41,9 @@ export const itemBeyondLane: Rule = {
           label: `${formatBits(furthest.beyond, unit)} short`,
           sides: [side],
           ...(furthest.value.key ? { item: furthest.value.key } : {}),
-          cells: beyond.map((d) => valueCell(side, d.value.key, 'type')),
+          cells: (['type', 'offset'] as const).flatMap((field) =>
+            beyond.map((d) => valueCell(side, d.value.key, field)),
+          ),
           params: {
             value: furthest.value.name || 'the block',
             type: formatType(furthest.value.type),

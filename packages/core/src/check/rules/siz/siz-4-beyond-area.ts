@@ -10,6 +10,7 @@ export const beyondArea: Rule = {
     code: 'SIZ 4',
     title: 'A claim ends inside its area',
     source: 'common practice: addresses end where the memory ends',
+    yieldsTo: ['SIZ 1'],
     messages: {
       beyond: {
         severity: 'blocker',

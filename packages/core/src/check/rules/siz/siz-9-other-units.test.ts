@@ -6,6 +6,7 @@ import {
   theFinding,
   twoStations,
   wordsOf,
+  type FieldEdit,
 } from '../../../testing/two-stations.testing.js';
 
 /** B is a gateway between A, which writes to it at b200, and C, which reads it from somewhere. */
@@ -18,8 +19,12 @@ const window = (number: number) => {
   );
   return edited(
     without,
-    ['claim', 'cb2', 'type', { base: 'WORD', count: 4 }],
-    ['claim', 'cb2', 'length', { count: 4, unit: 16 }],
+    ...['ca2', 'cb2'].flatMap((id): FieldEdit[] => [
+      ['claim', id, 'items', {}],
+      ['claim', id, 'type', { base: 'WORD', count: 4 }],
+      ['claim', id, 'length', { count: 4, unit: 16 }],
+    ]),
+    ['claim', 'ca2', 'toldPlace', `b${number}`],
   );
 };
 const codes = (number: number) =>

@@ -1,5 +1,6 @@
 import { childrenOf } from '../../../model/order.js';
 import { set } from '../../../change/make.js';
+import { fewOf } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 
 export const cadenceTooShort: Rule = {
@@ -7,10 +8,11 @@ export const cadenceTooShort: Rule = {
     code: 'TIM 1',
     title: 'The cadence is not shorter than the pass of a program that takes part',
     source: 'common practice: a program sees and sets data once in a pass; more often is work for nothing',
+    yieldsAtCell: ['TIM 3'],
     messages: {
       scan: {
         severity: 'doubt',
-        headline: '{exchange}: every {cadence} ms, and the program of {a} takes {scan} ms for a pass',
+        headline: '{exchange}: every {cadence} ms, and the program of {a} takes {scan} ms for a pass{more}',
         says: ['a pass every [[{scan} ms]]'],
         consequence: 'The same values go several times; those in between are lost.',
         remedy: 'Set the cadence to {scan} ms or more.',
@@ -21,9 +23,15 @@ export const cadenceTooShort: Rule = {
     *exchange(exchange, { reader }) {
       const { cadence } = exchange;
       if (!cadence) return;
-      for (const end of childrenOf(reader, 'end', exchange.id)) {
-        const station = reader.get('station', end.station);
-        if (!station?.scan || station.scan <= cadence) continue;
+      const slow = childrenOf(reader, 'end', exchange.id)
+        .flatMap((end) => {
+          const station = reader.get('station', end.station);
+          return station?.scan && station.scan > cadence ? [{ end, station, scan: station.scan }] : [];
+        })
+        .sort((a, b) => b.scan - a.scan);
+      const [slowest] = slow;
+      if (slowest) {
+        const { end, station } = slowest;
         yield {
           message: 'scan',
           label: 'cadence',
@@ -31,13 +39,17 @@ export const cadenceTooShort: Rule = {
           parties: [{ station: station.id, end: end.id }],
           cells: [
             { kind: 'exchange', id: exchange.id, path: ['cadence'] },
-            { kind: 'station', id: station.id, path: ['scan'] },
+            ...slow.map((one) => ({ kind: 'station' as const, id: one.station.id, path: ['scan'] })),
           ],
           params: {
             ...{ exchange: exchange.name, a: station.name },
-            ...{ cadence: String(cadence), scan: String(station.scan) },
+            ...{ cadence: String(cadence), scan: String(slowest.scan) },
+            more:
+              slow.length > 1
+                ? `; ${fewOf(slow.slice(1).map((one) => one.station.name))} ${slow.length > 2 ? 'are' : 'is'} too slow for it, too`
+                : '',
           },
-          subjects: [end.id],
+          subjects: [exchange.id],
         };
       }
     },

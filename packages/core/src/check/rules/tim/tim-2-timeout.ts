@@ -1,7 +1,19 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
+import type { End } from '../../../model/end.js';
+import type { Exchange } from '../../../model/exchange.js';
+import type { Reader } from '../../../model/project.js';
 import { linePassOf, roundCadence } from '../../../time/line-pass.js';
 import type { Rule } from '../../rule.js';
+
+/** Of those that answer, the one whose program takes longest for a pass. */
+function slowestAnswer(reader: Reader, exchange: Exchange): { end: End; name: string; scan: number } | null {
+  const answering = childrenOf(reader, 'end', exchange.id).flatMap((end) => {
+    const station = end.calling === 'listens' ? reader.get('station', end.station) : undefined;
+    return station?.scan ? [{ end, name: station.name, scan: station.scan }] : [];
+  });
+  return answering.sort((a, b) => b.scan - a.scan)[0] ?? null;
+}
 
 export const timeoutTooShort: Rule = {
   meta: {
@@ -15,6 +27,13 @@ export const timeoutTooShort: Rule = {
         says: ['timeout [[{timeout} ms]]; response delay and answer [[{answer} ms]]'],
         consequence: 'Every longer answer is taken for none.',
         remedy: 'Set the timeout to {proposed} ms or more.',
+      },
+      pass: {
+        severity: 'doubt',
+        headline: '{exchange}: given up after {timeout} ms, and the program of {a} takes {scan} ms for a pass',
+        says: ['timeout [[{timeout} ms]]; a pass every [[{scan} ms]]'],
+        consequence: 'A station that answers once in a pass answers too late.',
+        remedy: 'Set the timeout to {proposed} ms or more, unless {a} is known to answer in between.',
       },
       cadence: {
         severity: 'doubt',
@@ -40,6 +59,25 @@ export const timeoutTooShort: Rule = {
           params: {
             ...{ exchange: exchange.name, timeout: String(timeout), answer: longest.toFixed(1) },
             proposed: String(roundCadence(longest)),
+          },
+          subjects: [exchange.id],
+        };
+        return;
+      }
+      const slowest = timeout && exchange.transfer === 'requests' ? slowestAnswer(reader, exchange) : null;
+      if (timeout && slowest && slowest.scan > timeout) {
+        yield {
+          message: 'pass',
+          label: 'timeout',
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          parties: [{ station: slowest.end.station, end: slowest.end.id }],
+          cells: [
+            { kind: 'exchange', id: exchange.id, path: ['timeout'] },
+            { kind: 'station', id: slowest.end.station, path: ['scan'] },
+          ],
+          params: {
+            ...{ exchange: exchange.name, timeout: String(timeout), a: slowest.name, scan: String(slowest.scan) },
+            proposed: String(roundCadence(slowest.scan * 2)),
           },
           subjects: [exchange.id],
         };

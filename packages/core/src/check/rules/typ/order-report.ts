@@ -12,7 +12,7 @@ import type { LayoutRule } from '../../../model/layout-rule.js';
 import type { Reader } from '../../../model/project.js';
 import { fewOf } from '../../few-of.js';
 import type { Finding } from '../../finding.js';
-import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
+import { claimCell, inPageOrder, laneReport, valueCell } from '../../lane-report.js';
 import { whereSet } from '../../where-set.js';
 import type { Context, Fix, Message, Report } from '../../rule.js';
 
@@ -58,7 +58,10 @@ export function orderReport(
     message: stuck.length > 0 ? 'noSwap' : 'differs',
     label,
     sides: [first, second],
-    cells: [...all.flatMap((x) => [valueCell(first, x.a.key, 'type'), valueCell(second, x.b.key, 'type')])],
+    cells: [
+      ...all.flatMap((x) => [valueCell(first, x.a.key, 'type'), valueCell(second, x.b.key, 'type')]),
+      ...[first, second].map((side) => claimCell(side, 'swap')),
+    ],
     params: {
       value: d.a.key === '' ? 'the block' : value.name || 'a value',
       type: formatType(value.type),

@@ -15,6 +15,7 @@ export const registersOverlap: Rule = {
     code: 'TYP 10',
     title: 'A value of two registers has both of them to itself',
     source: 'common practice: a REAL at register 56 takes 56 and 57',
+    yieldsAtCell: ['SIZ 2', 'TYP 10 oneRegister'],
     messages: {
       oneRegister: {
         severity: 'blocker',

@@ -64,13 +64,18 @@ test('found and gone again with the edit that makes and mends it', () => {
   };
   let now = project;
   expect(codes()).not.toContain('TYP 12');
+  // As long as the two ends of that lane differ, their own difference comes first.
   edit('con', 'DINT');
+  expect(codes()).not.toContain('TYP 12');
+  edit('don', 'DINT');
   expect(codes()).toContain('TYP 12');
   edit('cb3', 'REAL');
   edit('con', 'REAL');
+  edit('don', 'REAL');
   expect(codes()).not.toContain('TYP 12');
   // The far lane's own entry is what the copy brings.
   edit('ca3', 'DINT');
+  edit('cb3', 'DINT');
   expect(codes()).toContain('TYP 12');
   expect(edited(now, ['claim', 'con', 'type', type('REAL', 2)])).toBeDefined();
 });

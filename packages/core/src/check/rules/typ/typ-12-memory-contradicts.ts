@@ -25,6 +25,7 @@ export const memoryContradicts: Rule = {
     code: 'TYP 12',
     title: 'A memory gives out what was put into it',
     source: 'common practice: a gateway moves words; what they mean has to be the same on both of its sides',
+    yieldsTo: ['SIZ 1', 'SIZ 2', 'DIR 1', 'POS 1', 'TYP 1', 'TYP 2', 'TYP 9', 'TYP 10'],
     messages: {
       type: message(
         '{putName} is put at {address} as {putType} by {putLane}, and taken as {takeType} by {takeLane}',
@@ -90,6 +91,8 @@ function reportOf({ reader }: Context, { from, to, put, take, met, element, faul
       { station: memory.station.id, end: from.end.id },
       { station: memory.station.id, end: to.end.id },
     ],
+    lane: to.claim.lane,
+    lanes: [to.claim.lane, from.claim.lane],
     cells: [claimCell(to, 'type'), claimCell(from, 'type')],
     params: {
       a: memory.station.name,

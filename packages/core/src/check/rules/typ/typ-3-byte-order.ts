@@ -6,6 +6,7 @@ export const byteOrder: Rule = {
     code: 'TYP 3',
     title: 'The order of bytes in a word is the same at both ends, or one of them swaps',
     source: 'common practice: two byte orders are in use, and where bytes travel one end has to swap',
+    yieldsTo: ['POS 1', 'SIZ 8'],
     messages: orderMessages('bytes'),
   },
   on: {

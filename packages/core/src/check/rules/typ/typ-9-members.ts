@@ -2,7 +2,7 @@ import { formatBits } from '../../../address/length.js';
 import type { Difference, DifferenceOf } from '../../../lane/difference.js';
 import type { Side } from '../../../lane/side.js';
 import { fewOf } from '../../few-of.js';
-import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
+import { claimCell, inPageOrder, laneReport, valueCell } from '../../lane-report.js';
 import { whereSet } from '../../where-set.js';
 import type { Rule } from '../../rule.js';
 
@@ -51,7 +51,7 @@ export const members: Rule = {
           label: lost.length > 1 ? `${lost.length} have none` : 'no counterpart',
           sides: [has, lacks],
           ...(d.value.key ? { item: d.value.key } : {}),
-          cells: lost.map((x) => valueCell(has, x.value.key, 'name')),
+          cells: [...lost.map((x) => valueCell(has, x.value.key, 'name')), claimCell(lacks, 'items')],
           params: {
             names: fewOf(names),
           },
