@@ -1,3 +1,5 @@
+import type { Port } from '../model/port.js';
+import type { Purpose } from '../model/words.js';
 import { apply } from '../change/apply.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
@@ -17,7 +19,7 @@ export interface ExchangeWish {
   stations: readonly [string, string];
 }
 
-/** An exchange with its two ends; each takes the station's first port, and neither is told anything yet. */
+/** An exchange with its two ends; each takes the port that suits it best, and neither is told anything yet. */
 export function createExchange(
   project: Project,
   wish: ExchangeWish,
@@ -34,7 +36,7 @@ export function createExchange(
     ...(wish.kind === 'coupler area' && couplers.length === 1 ? { via: couplers[0]!.id } : {}),
   };
   const ends = wish.stations.map((station, i) => {
-    const port = childrenOf(project, 'port', station)[0]?.id ?? null;
+    const port = portFor(project, wish, station, wish.stations[1 - i]!);
     return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
   const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];
@@ -46,4 +48,26 @@ export function createExchange(
     id: exchange.id,
     changes: [...changes, ...lanesFromLandings(project.with(begun.entities), exchange, newId)],
   };
+}
+
+/** Ports by what they are meant for, those first that suit this kind of exchange best. */
+const PURPOSES_FOR: Readonly<Partial<Record<ExchangeKind, readonly Purpose[]>>> = {
+  'service link': ['programming', 'general', 'panel', 'I/O'],
+  'tag map': ['panel', 'general', 'I/O', 'programming'],
+  'coupler area': ['I/O', 'general', 'panel', 'programming'],
+  'remote I/O': ['I/O', 'general', 'panel', 'programming'],
+};
+const USUAL: readonly Purpose[] = ['general', 'I/O', 'panel', 'programming'];
+
+/** The port on a network that the other is on, too, and meant for this; else the first that is enabled. */
+function portFor(project: Project, { kind }: ExchangeWish, station: string, other: string): string | null {
+  const ports = childrenOf(project, 'port', station);
+  const there = new Set(childrenOf(project, 'port', other).flatMap(({ network }) => network ?? []));
+  const wanted = PURPOSES_FOR[kind] ?? USUAL;
+  const rank = (port: Port): number =>
+    (port.network && there.has(port.network) ? 0 : 100) +
+    (port.enabled ? 0 : 50) +
+    (port.network ? 0 : 20) +
+    wanted.indexOf(port.purpose);
+  return [...ports].sort((a, b) => rank(a) - rank(b))[0]?.id ?? null;
 }

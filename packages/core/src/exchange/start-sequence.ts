@@ -51,8 +51,18 @@ function membersOf(reader: Reader, end: End): StartMember[] {
 
 /** Steps that are missing from the sequence of an exchange. */
 export function missingSteps(reader: Reader, exchange: Exchange): StartMember[] {
-  const known = new Set(Object.values(exchange.start ?? {}).map((step) => `${step.end ?? ''} ${step.member ?? ''}`));
-  return startMembers(reader, exchange).filter(({ end, ref }) => !known.has(`${end.id} ${ref}`));
+  const steps = Object.values(exchange.start ?? {});
+  const known = new Set(steps.map((step) => `${step.end ?? ''} ${step.member ?? ''}`));
+  return startMembers(reader, exchange).filter(
+    (one) => !known.has(`${one.end.id} ${one.ref}`) && !steps.some((step) => isTypedFor(step, one)),
+  );
+}
+
+/** A step that was typed by hand and names the part, or its address. */
+function isTypedFor({ end, member, does }: StartStep, one: StartMember): boolean {
+  if (member || end !== one.end.id) return false;
+  const words = ` ${does.toLowerCase().replace(/[^\p{L}\p{N}%.]+/gu, ' ')} `;
+  return [one.member.name, one.address].some((text) => text !== '' && words.includes(` ${text.toLowerCase()} `));
 }
 
 /** `sets Listen at %MW1200, held`, `sees Link up at %MW1202`: what a program does with such a part. */

@@ -52,7 +52,9 @@ export function compareLane(reader: Reader, lane: Lane, exchange: Exchange): Com
     if (side.unread.length > 0) {
       unchecked(comparison, `the ${side.unread.join(' and the ')} of ${side.station.name} cannot be read`);
     }
-    if (side.missing.length > 0) comparison.verdict = worse(comparison.verdict, 'one-sided');
+    // Of which type it is can be missing while both ends speak of it.
+    if (side.missing.join() === 'type') unchecked(comparison, `${side.station.name} does not say of which type it is`);
+    else if (side.missing.length > 0) comparison.verdict = worse(comparison.verdict, 'one-sided');
   }
   const reference = referenceOf(sides);
   if (!reference) return comparison;

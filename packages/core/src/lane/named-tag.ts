@@ -50,6 +50,8 @@ export function namedTag(reader: Reader, exchange: Exchange, lane: Lane, caller:
 /** Outside tag maps: what is typed for the other's place is a name where values are asked for, unless it is an address. */
 const asksByName = (reader: Reader, exchange: Exchange, typed: string, other: Side): boolean =>
   typed !== '' &&
+  // A name begins with a letter; `10001` or `%MW4` is an address that the other end does not have.
+  !/^[\d%]/.test(typed) &&
   exchange.kind !== 'tag map' &&
   protocolOf(exchange).carries(exchange.transfer) === 'values' &&
   !parseAddress(typed, memoriesOf(reader, other.station.id)).ok;

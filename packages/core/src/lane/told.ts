@@ -200,7 +200,7 @@ export function typesOf(reader: Reader, station: Station): string[] {
 }
 
 /** The port that answers to an end's address: its own, or its host's where software runs on another station. */
-function portOf(reader: Reader, end: End): Port | undefined {
+export function portOf(reader: Reader, end: End): Port | undefined {
   const port = end.port ? reader.get('port', end.port) : undefined;
   const host = reader.get('station', end.station)?.runsOn;
   if (!host || (port && port.address.trim() !== '')) return port;

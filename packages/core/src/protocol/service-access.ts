@@ -17,6 +17,7 @@ export const serviceAccess: Protocol = {
   told: {
     calls: [
       { field: 'address', fallback: null, on: ['ethernet'] },
+      { field: 'tcpPort', fallback: null, optional: true, on: ['ethernet'] },
       { field: 'unit', fallback: null, on: ['serial line'] },
       { field: 'node', fallback: null, on: ['token bus'] },
       { field: 'telemetry', fallback: null, optional: true },

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { newPort } from '../model/create.js';
+import { newPort, newStation } from '../model/create.js';
 import type { Project } from '../model/project.js';
 import { editAttachment } from '../station/edit-attachment.js';
 import { editLine } from '../station/edit-line.js';
@@ -127,6 +127,20 @@ test('every place that holds a copy: what callers were told, and gateways; old v
   // Followed up, it is so everywhere.
   const next = applied(project, { id: 'f', label: '', changes: followUp(project, copies(project)[0]!) });
   expect(copies(next)[0]).toMatchObject({ value: '10.0.0.2', state: 'as it is' });
+});
+
+test('what others were told of a program stands at the port of its host, and so does what a tool was told', () => {
+  const guest = edited(
+    added(smallPlant(), 'station', { ...newStation('host', 900, 'Host') }),
+    ['station', 'sb', 'runsOn', 'host'],
+    ['port', 'portb', 'address', ''],
+    ['end', 'ea', 'told.eb.address', '10.0.0.50'],
+  );
+  const project = added(guest, 'port', { ...newPort('ph', 900, 'host', 'net'), address: '10.0.0.50' });
+  const copies = copiesOf(project, project.get('port', 'ph')!);
+  expect(copies).toContainEqual(
+    expect.objectContaining({ holder: 'sa', field: 'address', value: '10.0.0.50', state: 'as it is' }),
+  );
 });
 
 test('a tick holds as long as the value that was seen is the true one', () => {

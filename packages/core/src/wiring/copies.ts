@@ -1,8 +1,9 @@
+import type { End } from '../model/end.js';
 import { parseIpv4 } from '../address/ipv4.js';
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { tell } from '../lane/tell.js';
-import { TOLD_WORDS, toldFields } from '../lane/told.js';
+import { portOf, TOLD_WORDS, toldFields } from '../lane/told.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Kind } from '../model/kinds.js';
@@ -36,7 +37,7 @@ export interface Copy {
  */
 export function copiesOf(project: Project, port: Port): Copy[] {
   const copies: Omit<Copy, 'tick' | 'id'>[] = [];
-  for (const own of childrenOf(project, 'end', port.id)) {
+  for (const own of reachedBy(project, port)) {
     const exchange = project.get('exchange', own.exchange);
     if (!exchange) continue;
     for (const end of childrenOf(project, 'end', exchange.id)) {
@@ -88,6 +89,24 @@ export function copiesOf(project: Project, port: Port): Copy[] {
     });
   }
   return withTicks(project, [...copies, ...copiesInRows(project, port), ...copiesInRoutes(project, port)]);
+}
+
+/**
+ * The ends that are reached at this port: those through it, and those of programs that run on its station and have no
+ * address of their own.
+ */
+function reachedBy(project: Project, port: Port): End[] {
+  const own = childrenOf(project, 'end', port.id);
+  const guests = project
+    .referrers('station', port.station)
+    .filter((id) => project.get('station', id)?.runsOn === port.station);
+  const lent = guests
+    .flatMap((id) => childrenOf(project, 'end', id))
+    .filter((end) => {
+      const theirs = end.port ? project.get('port', end.port) : undefined;
+      return end.port !== port.id && (theirs?.address ?? '').trim() === '';
+    });
+  return [...own, ...lent.filter((end) => portOf(project, end)?.id === port.id)];
 }
 
 function stateOf(told: ReturnType<typeof toldFields>[number]): Copy['state'] {

@@ -6,7 +6,7 @@ export function coupler(plant: Plant): void {
   const { dice } = plant;
   const far = plant.network('Far LAN');
   const couples = plant.station('Link', { roles: ['coupler'], profile: 'profile-coupler', scan: null });
-  const deviceName = `link-${couples.id}`;
+  const deviceName = plant.id('link');
   const sides = [plant.lan, far].map((network) => {
     const sort = dice.pick(['words', 'references', 'bytes', 'offsets'] as const);
     const member = plant.controller({ sort, network, port: { purpose: 'I/O' } });

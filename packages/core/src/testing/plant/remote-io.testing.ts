@@ -15,7 +15,7 @@ const MODULES = [
 export function remoteIo(plant: Plant): void {
   const { dice } = plant;
   const owner = plant.controller({ sort: 'words' });
-  const deviceName = `head-${owner.id}`;
+  const deviceName = plant.id('head');
   const head = plant.station('Head', { roles: ['remote I/O head'], profile: 'profile-head', scan: 2 });
   const port = plant.port(head, plant.lan, { purpose: 'I/O', deviceName });
   const inputs = plant.image(owner.id, 'input image');

@@ -11,6 +11,7 @@ test('a slip is named at its very cell, with next to nothing beside it, and its 
   if (process.env.SLIPS_TABLE) process.stdout.write(`${tableOf(figures)}\n`);
   // Not every plant has a cell for each kind.
   expect([...figures.values()].filter((row) => row.made > 0).length).toBeGreaterThan(0.9 * Object.keys(SLIPS).length);
+  expect([...figures.values()].flatMap((row) => row.words)).toEqual([]);
   const { made, found, beside, mended } = sumOf(figures);
   const notes = [...figures.values()].flatMap((row) => row.notes);
   const enough = found >= LEAST_FOUND * made && beside < MOST_BESIDE * made && mended >= LEAST_MENDED * made;

@@ -22,6 +22,13 @@ test('holding registers can be written, input registers only read [published: MO
   expect(wordsOf(finding)).toContain('one of the input registers');
 });
 
+test('a reference into a table of inputs cannot be written, whether the other end has described that table or not', () => {
+  const codes = (text: string) => codesOf(edited(table('holding registers'), ['claim', 'ca', 'toldPlace', text]));
+  // [common practice] 1 and 3 before the number stand for discrete inputs and input registers.
+  for (const text of ['1:4', '10004', '3 12', '300012']) expect([text, codes(text)]).toEqual([text, ['DIR 2']]);
+  expect(codes('0:4')).toEqual(['POS 12']);
+});
+
 test('reading from input registers is silent', () => {
   const project = edited(
     table('input registers'),

@@ -1,7 +1,7 @@
 import { viewOf } from '../../../address/memory.js';
 import { locate } from '../../../address/resolve.js';
 import { readToldPlace } from '../../../lane/told-place.js';
-import { memoryOf } from '../../../address/memory.js';
+import { memoriesOf, memoryOf } from '../../../address/memory.js';
 import type { Side } from '../../../lane/side.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Exchange } from '../../../model/exchange.js';
@@ -9,7 +9,7 @@ import type { Lane } from '../../../model/lane.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
 import type { Tag } from '../../../model/tag.js';
-import type { PanelElement, Role } from '../../../model/words.js';
+import type { PanelElement, ReferenceTable, Role } from '../../../model/words.js';
 import { isOwnIo } from '../../../lane/own-io.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
@@ -19,7 +19,7 @@ import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import { fewOf } from '../../few-of.js';
 import { oneForEachCause, type Caused } from '../../one-cause.js';
-import type { Context, Rule } from '../../rule.js';
+import type { Context, Report, Rule } from '../../rule.js';
 
 export const readOnly: Rule = {
   meta: {
@@ -49,6 +49,13 @@ export const readOnly: Rule = {
         consequence:
           'The station overwrites an output image that something else fills, or sends what stands at its inputs.',
         remedy: 'Take what arrives into an input image, and send from an output image.',
+      },
+      member: {
+        severity: 'blocker',
+        headline: '{exchange}: the program of {a} is to set {member} of {owner}, which can only be read',
+        says: ['{step}; {member} is [[for reading only]]'],
+        consequence: 'What the program writes there is overwritten by {owner}, or disturbs it.',
+        remedy: 'Let the program wait for it in place of setting it, or correct the part of {owner}.',
       },
       element: {
         severity: 'blocker',
@@ -111,6 +118,7 @@ export const readOnly: Rule = {
         const about = { exchange, lane, sides: sidesOf(context.reader, lane, exchange) };
         caused.push(...readOnlyTags(context, about), ...readOnlyTables(context, about));
       }
+      yield* stepsThatSet(context, exchange);
       for (const report of oneForEachCause(exchange.id, caused)) {
         const tags = report.cells.flatMap((cell) => (cell.kind === 'tag' ? context.reader.get('tag', cell.id)! : []));
         yield tags.length > 1
@@ -194,22 +202,67 @@ const elementFor = (tag: Tag): PanelElement => panelElementsFor(tag)[0] ?? 'lamp
 
 const DEVICES: readonly Role[] = ['remote I/O head', 'radio unit', 'telemetry unit'];
 
+const SETS = /^\s*(?:sets?|writes?|clears?|resets?)\b/i;
+
+/** Steps of a start sequence by which a program sets a part of a block that it may only read. */
+function* stepsThatSet({ reader }: Context, exchange: Exchange): Generator<Report> {
+  for (const [key, step] of Object.entries(exchange.start ?? {})) {
+    const [areaId = '', reservation = '', part = ''] = (step.member ?? '').split(' ');
+    const area = reader.get('area', areaId);
+    const block = area?.reservations[reservation];
+    const member = block?.members?.[part];
+    if (!area || !block || member?.access !== 'read' || !SETS.test(step.does)) continue;
+    const end = step.end ? reader.get('end', step.end) : undefined;
+    const station = reader.get('station', end?.station ?? area.station);
+    yield {
+      message: 'member',
+      label: 'read only',
+      about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+      parties: [{ station: area.station, ...(end ? { end: end.id } : {}) }],
+      cells: [{ kind: 'exchange', id: exchange.id, path: ['start', key, 'does'] }],
+      params: {
+        ...{ exchange: exchange.name, a: station?.name ?? '', owner: block.owner, member: member.name },
+        step: step.does.trim(),
+      },
+      subjects: [exchange.id, key],
+    };
+  }
+}
+
+/** `10001`, `1:4`, `30012`: a reference into a table of inputs, whether the other has that table or not. */
+function tableOfText(text: string): ReferenceTable | null {
+  const digit = /^([13])(?:\d{4,5}(?:\.\d+)?$|\s*[:x]\s*\d|\s+\d)/i.exec(text)?.[1];
+  return digit ? (digit === '1' ? 'discrete inputs' : 'input registers') : null;
+}
+
 /** The view by which the writing end addresses the other: as it was told, else as the other states it. */
-function askedFor(reader: Reader, from: Side, to: Side, named: boolean) {
+function askedFor(reader: Reader, from: Side, to: Side, named: boolean): Asked | null {
   const told = from.claim.toldPlace?.trim() ?? '';
   if (named && from.end.calling === 'calls' && told !== '') {
     const read = readToldPlace(reader, told, to.station.id, to.claim);
     const memory = read.ok ? memoryOf(reader, read.value.area) : null;
     const view = read.ok && memory && locate(memory, read.value) ? viewOf(memory, read.value.view) : null;
-    return view ? { view, text: told, told: true } : null;
+    if (view) return { view, text: told, told: true };
+    // A table that the other end has not described cannot be written either, where it counts in tables at all.
+    const table = read.ok || !hasTables(reader, to.station.id) ? null : tableOfText(told);
+    return table ? { view: { table }, text: told, told: true } : null;
   }
   return to.block
     ? { view: to.block.located.view, text: to.block.located.view.name || 'its place', told: false }
     : null;
 }
 
+interface Asked {
+  view: Pick<View, 'table' | 'access'>;
+  text: string;
+  told: boolean;
+}
+
+const hasTables = (reader: Reader, station: string): boolean =>
+  memoriesOf(reader, station).some(({ views }) => views.some(([, view]) => view.table !== undefined));
+
 /** Tables of inputs are read-only for those who call; a view's access holds for everybody. */
-function readOnlyBecause(view: View, calling: false | 'calls' | 'listens' | null): string | null {
+function readOnlyBecause(view: Asked['view'], calling: false | 'calls' | 'listens' | null): string | null {
   if (view.access === 'read') return 'set to be read only';
   if (calling !== 'listens') return null;
   return view.table === 'input registers' || view.table === 'discrete inputs' ? `one of the ${view.table}` : null;

@@ -179,6 +179,22 @@ test('DIR 12: what a module waits for is in the start sequence; it can be propos
   expect(proposeStart(proposed, proposed.get('exchange', 'y')!)).toEqual([]);
   // The finding's own fix adds its step.
   expect(codesOf(fixed(project, finding))).toEqual([]);
+  // A step that was typed by hand and names the part, or its address, counts.
+  const typed = (does: string) =>
+    codesOf(edited(project, ['exchange', 'y', 'start', { s: { order: 10, end: 'yc', does } }]));
+  expect([typed('sets Listen, held'), typed('holds b101'), typed('sets Listening')]).toEqual([[], [], ['DIR 12']]);
+});
+
+test('DIR 2: a step of the start sequence sets a part that can only be read', () => {
+  const part = member({ name: 'Link', use: 'status', access: 'read' });
+  const step = (does: string): FieldEdit[] => [
+    ['area', 'areac', 'reservations', block({ m: part })],
+    ['exchange', 'y', 'start', { s: { order: 10, end: 'yc', does, member: 'areac r m' } }],
+  ];
+  expect(codesOf(plant(...step('sees Link')))).toEqual([]);
+  expect(wordsOf(theFinding(plant(...step('sets Link')), 'DIR 2'))).toContain(
+    'the program of C is to set Link of Ethernet module, which can only be read',
+  );
 });
 
 test('a start sequence begins with whoever listens, and sees what it may only read', () => {

@@ -3,7 +3,8 @@ import { accepts, parseAccepted } from '../../../hardware/revisions.js';
 import { childrenOf } from '../../../model/order.js';
 import { moduleName, racksOf } from '../../module-words.js';
 import { stationName } from '../../port-words.js';
-import type { Rule } from '../../rule.js';
+import type { Station } from '../../../model/station.js';
+import type { Report, Rule } from '../../rule.js';
 
 export const revision: Rule = {
   meta: {
@@ -19,6 +20,20 @@ export const revision: Rule = {
         remedy:
           'Accept {found} at {b}. Not “any”: the next module would not be looked at either. New firmware only where there is a reason for it.',
       },
+      listed: {
+        severity: 'blocker',
+        headline: '{b} accepts {accepted} of {a}; the hardware list has {found}',
+        says: ['{a}, revision [[{found}]] on the list{source}', 'accepts {accepted}'],
+        consequence: '{b} will refuse the module that is ordered.',
+        remedy: 'Accept {found} at {b}, or correct the list.',
+      },
+      another: {
+        severity: 'doubt',
+        headline: '{a}: revision {found} was found, and the hardware list has {accepted}',
+        says: ['{a}: [[{found}]] found, [[{accepted}]] on the list{source}'],
+        consequence: 'The next spare part by the list is another than the one that runs here.',
+        remedy: 'Correct the list, or find out why another one was plugged in.',
+      },
       unread: {
         severity: 'blocker',
         headline: '{b}: {fault}',
@@ -29,25 +44,41 @@ export const revision: Rule = {
     },
   },
   on: {
-    *station(station, { reader }) {
+    *station(station, { reader }): Generator<Report> {
       for (const { rack, modules } of racksOf(reader, station.id)) {
         for (const module of modules) {
+          const listed = (module.listed?.revision ?? '').trim();
+          const there = (module.found?.revision ?? '').trim();
+          const source = module.listed?.source ? ` (${module.listed.source})` : '';
+          if (listed !== '' && there !== '' && listed !== there) {
+            yield {
+              ...{ message: 'another', label: 'revision', about: aboutOf(station), parties: [{ station: station.id }] },
+              cells: [
+                { kind: 'module', id: module.id, path: ['found'] },
+                { kind: 'module', id: module.id, path: ['listed'] },
+              ],
+              params: { a: moduleName(rack, module), found: there, accepted: listed, source },
+              subjects: [module.id, 'listed'],
+            };
+          }
           for (const landing of childrenOf(reader, 'landing', module.id)) {
             const text = landing.accepted.trim();
             if (text === '') continue;
             const range = parseAccepted(text);
-            const found = (module.found?.revision ?? '').trim();
+            // What is in the rack counts; before anybody looked, what was ordered.
+            const found = there || listed;
             if (range.ok && (found === '' || accepts(range.value, found) !== false)) continue;
             yield {
-              message: range.ok ? 'refused' : 'unread',
+              message: !range.ok ? 'unread' : there ? 'refused' : 'listed',
               label: 'revision',
-              about: { kind: 'station', id: station.id, name: station.name },
+              about: aboutOf(station),
               parties: [{ station: station.id }, { station: landing.station }],
               cells: [
                 { kind: 'landing', id: landing.id, path: ['accepted'] },
-                { kind: 'module', id: module.id, path: ['found'] },
+                { kind: 'module', id: module.id, path: [there ? 'found' : 'listed'] },
               ],
               params: {
+                source,
                 station: station.name,
                 a: moduleName(rack, module),
                 b: stationName(reader, landing.station),
@@ -65,7 +96,7 @@ export const revision: Rule = {
   },
   fixes(finding, reader) {
     const landing = reader.get('landing', finding.cells[0]!.id);
-    if (!landing || finding.message !== 'refused') return [];
+    if (!landing || (finding.message !== 'refused' && finding.message !== 'listed')) return [];
     const { b, accepted, found = '' } = finding.params;
     // The found one with the later ones of the same first figure, or the found one alone.
     return [`${found}–${found.split('.')[0]}.x`, found].map((range) => ({
@@ -74,3 +105,5 @@ export const revision: Rule = {
     }));
   },
 };
+
+const aboutOf = (station: Station) => ({ kind: 'station', id: station.id, name: station.name }) as const;

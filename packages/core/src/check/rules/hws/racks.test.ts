@@ -1,5 +1,13 @@
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
-import { codesOf, edited, fixed, theFinding, wordsOf, type FieldEdit } from '../../../testing/two-stations.testing.js';
+import {
+  codesOf,
+  edited,
+  findingsOf,
+  fixed,
+  theFinding,
+  wordsOf,
+  type FieldEdit,
+} from '../../../testing/two-stations.testing.js';
 
 test('HWS 1: two modules in a slot', () => {
   expect(words('HWS 1', ['module', 'm3', 'slot', 1])).toContain('m2 and m3 both in slot 1');
@@ -13,6 +21,13 @@ test('HWS 2: a slot outside the rack; a rack of another size; a landing that has
   const told: FieldEdit = ['landing', 'l2', 'slot', 2];
   expect(words('HWS 2', told)).toContain('A has m2 in slot 2; it is in slot 1');
   expect(mended('HWS 2', told)).toEqual([]);
+});
+
+test('HWS 2: a landing with other bytes than the module has', () => {
+  const project = plant(['landing', 'l2', 'outputs', 7]);
+  const finding = findingsOf(project).find((f) => f.code === 'HWS 2')!;
+  expect(wordsOf(finding)).toContain('7 bytes of outputs');
+  expect(codesOf(fixed(project, finding))).not.toContain('HWS 2');
 });
 
 test('HWS 3: a gap where none is allowed', () => {
@@ -43,6 +58,20 @@ test('HWS 5: 5.2 accepted, 4.6 found: both figures, and the found one is accepte
     fixed(project, theFinding(project, 'HWS 5'), choice).get('landing', 'l2')?.accepted;
   expect([accepted(0), accepted(1)]).toEqual(['4.6–4.x', '4.6']);
   expect(words('HWS 5', ['landing', 'l2', 'accepted', 'newest'])).toContain('“newest” is no revision');
+  // Before anybody has looked it is the list that says what will be there; afterwards the two are compared.
+  const listed = { orderCode: 'DO-16', revision: '3.1', source: 'offer of May' };
+  const module = project.get('landing', 'l2')!.module;
+  const ordered = plant(
+    ['module', module, 'found', null],
+    ['module', module, 'listed', listed],
+    ['landing', 'l2', 'accepted', '4.6'],
+  );
+  const said2 = findingsOf(ordered).find((f) => f.code === 'HWS 5')!;
+  expect(wordsOf(said2)).toContain('the hardware list has 3.1');
+  const another = plant(['module', module, 'listed', listed]);
+  expect(wordsOf(findingsOf(another).find((f) => f.code === 'HWS 5')!)).toContain(
+    'revision 4.6 was found, and the hardware list has 3.1',
+  );
 });
 
 test('HWS 6: any revision is a Doubt', () => {

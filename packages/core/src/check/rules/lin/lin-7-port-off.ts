@@ -6,9 +6,9 @@ import type { Port } from '../../../model/port.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Reader } from '../../../model/project.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
-import type { Cell } from '../../finding.js';
+import type { Cell, Finding } from '../../finding.js';
 import { portCell, portName, stationName } from '../../port-words.js';
-import type { Rule } from '../../rule.js';
+import type { Fix, Rule } from '../../rule.js';
 
 export const portOff: Rule = {
   meta: {
@@ -100,9 +100,11 @@ export const portOff: Rule = {
       return [{ label: `${a}: switch ${protocol} on`, changes: [set('port', port, ['off'], rest)] }];
     }
     if (finding.message !== 'disabled' && finding.message !== 'purpose') return [];
-    return finding.message === 'disabled'
-      ? [{ label: `${finding.params.a}: enable the port`, changes: [set('port', port, ['enabled'], true)] }]
-      : [{ label: `${finding.params.a}: purpose → general`, changes: [set('port', port, ['purpose'], 'general')] }];
+    const own =
+      finding.message === 'disabled'
+        ? { label: `${finding.params.a}: enable the port`, changes: [set('port', port, ['enabled'], true)] }
+        : { label: `${finding.params.a}: purpose → general`, changes: [set('port', port, ['purpose'], 'general')] };
+    return [...otherPorts(reader, finding), own];
   },
 };
 
@@ -114,6 +116,20 @@ const LABELS: Record<Fault | 'noPort', string> = {
 const CELL_OF: Record<Fault, string> = {
   ...{ disabled: 'enabled', purpose: 'purpose', service: 'off', unattached: 'network', noAddress: 'address' },
 };
+
+/** Another port of the same station on the same network, on which nothing is in the way. */
+function otherPorts(reader: Reader, finding: Finding): Fix[] {
+  const end = reader.get('end', finding.cells.at(-1)!.id);
+  const exchange = end && reader.get('exchange', end.exchange);
+  const port = end?.port ? reader.get('port', end.port) : undefined;
+  if (!end || !exchange || !port) return [];
+  return childrenOf(reader, 'port', port.station)
+    .filter((one) => one.id !== port.id && one.network === port.network && faultOf(one, exchange, end) === null)
+    .map((one) => ({
+      label: `${finding.params.a}: through ${one.name || 'the other port'}`,
+      changes: [set('end', end, ['port'], one.id)],
+    }));
+}
 
 /** Software is reached by its host; of an outside station only what is on paper is known. */
 function isReachedByPort(reader: Reader, end: End): boolean {

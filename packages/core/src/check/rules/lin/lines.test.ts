@@ -3,11 +3,14 @@ import { newPort } from '../../../model/create.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import {
+  added,
   applied,
   codesOf,
   edited,
+  findingsOf,
   fixed,
   theFinding,
+  twoStations,
   wordsOf,
   type FieldEdit,
 } from '../../../testing/two-stations.testing.js';
@@ -74,6 +77,26 @@ test('LIN 7: a port that is off, or meant for programming only', () => {
   const purpose: FieldEdit = ['port', 'portc', 'purpose', 'programming'];
   expect(words('LIN 7', purpose)).toContain('programming only');
   expect(mended('LIN 7', purpose)).toEqual([]);
+  // A port beside it that is meant for it comes first.
+  const two = added(plant(purpose), 'port', {
+    ...newPort('beside', 90, 'sc', 'net'),
+    name: 'Second',
+    address: '10.0.0.33',
+  });
+  const finding = findingsOf(two).find((f) => f.code === 'LIN 7')!;
+  const after = fixed(two, finding);
+  expect([...after.all('end')].some((end) => end.port === 'beside')).toBe(true);
+});
+
+test('LIN 7: no port chosen, on no network, or without an address is not known yet, once and not as a wrong address', () => {
+  const found = (...edits: FieldEdit[]) =>
+    findingsOf(edited(twoStations(), ...edits)).map((f) => `${f.code} ${f.message}`);
+  expect(found(['end', 'ea', 'port', null])).toEqual(['LIN 7 noPort']);
+  expect(found(['port', 'porta', 'network', null])).toEqual(['LIN 7 unattached']);
+  expect(found(['port', 'portb', 'address', ''])).toEqual(['LIN 7 noAddress']);
+  expect(found(['port', 'porta', 'address', ''], ['port', 'porta', 'how', 'automatic'])).toEqual([]);
+  // Of an outside station only what is on paper is known.
+  expect(found(['end', 'ea', 'port', null], ['station', 'sa', 'party', 'outside'])).toEqual([]);
 });
 
 test('LIN 8: another id; no base; one unit planned and two there', () => {
@@ -81,6 +104,7 @@ test('LIN 8: another id; no base; one unit planned and two there', () => {
   expect(words('LIN 8', id)).toContain('network id 8');
   expect(mended('LIN 8', id)).toEqual([]);
   expect(words('LIN 8', ['port', 'pr1', 'radio.sort', 'repeater'])).toContain('no unit is the base');
+  expect(words('LIN 8', ['port', 'pr2', 'radio.sort', 'base'])).toContain('are set up as its base');
   const two = applied(smallPlant(), {
     id: 'two',
     label: '',

@@ -34,3 +34,13 @@ test('where names are identifiers, a hyphen is named [published: IEC 61131-3, id
   const words = wordsOf(theFinding(edited(named('Level-1'), ['profile', 'pa', 'nameRule', rule]), 'NAM 3'));
   expect(words).toContain('Level-1 is no name at A: “-” is no letter, digit or underscore');
 });
+
+test('the name of a station is no longer than its type takes, either', () => {
+  const rule = { longest: 5, caseMatters: false, source: 'assumed for the example' };
+  const project = (name: string) =>
+    edited(twoStations(), ['profile', 'pa', 'nameRule', rule], ['station', 'sa', 'name', name]);
+  expect(codesOf(project('Baker'))).toEqual([]);
+  expect(wordsOf(theFinding(project('Bakery'), 'NAM 3'))).toContain(
+    'The name Bakery has 6 characters, and a station of its type takes 5',
+  );
+});

@@ -1,8 +1,11 @@
 import { itemFacts } from '../../../lane/item-facts.js';
 import { identifierFault } from '../../../address/identifier.js';
 import { childrenOf } from '../../../model/order.js';
+import { counted } from '../../counted.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
+
+const chars = counted('character');
 
 export const nameNotLegal: Rule = {
   meta: {
@@ -12,10 +15,10 @@ export const nameNotLegal: Rule = {
     messages: {
       long: {
         severity: 'blocker',
-        headline: '{lane}: {name} has {length} characters, {a} takes {longest}',
-        says: ['[[{name}]] has {length} characters; names have {longest} at most ({source})'],
+        headline: '{lane}: {name} has {has}, {a} takes {longest}',
+        says: ['[[{name}]] has {has}; names have {longest} at most ({source})'],
         consequence: 'The station refuses the name or cuts it, and then it is another.',
-        remedy: 'Shorten it to {longest} characters.',
+        remedy: 'Shorten it to {most}.',
       },
       form: {
         severity: 'blocker',
@@ -26,10 +29,17 @@ export const nameNotLegal: Rule = {
       },
       longTag: {
         severity: 'blocker',
-        headline: '{a}: tag {name} has {length} characters, {a} takes {longest}',
-        says: ['[[{name}]] has {length} characters; names have {longest} at most ({source})'],
+        headline: '{a}: tag {name} has {has}, {a} takes {longest}',
+        says: ['[[{name}]] has {has}; names have {longest} at most ({source})'],
         consequence: 'The station refuses the name or cuts it, and then it is another.',
-        remedy: 'Shorten it to {longest} characters.',
+        remedy: 'Shorten it to {most}.',
+      },
+      longStation: {
+        severity: 'blocker',
+        headline: 'The name {a} has {has}, and a station of its type takes {longest}',
+        says: ['[[{name}]] has {has}; names have {longest} at most ({source})'],
+        consequence: 'It is cut when it is typed there, and is then another than the one that others were told.',
+        remedy: 'Shorten it to {most}.',
       },
       formTag: {
         severity: 'blocker',
@@ -45,6 +55,18 @@ export const nameNotLegal: Rule = {
       const profile = station.profile ? reader.get('profile', station.profile) : undefined;
       if (!profile) return;
       const { longest = Infinity, form, source } = profile.nameRule;
+      const own = [...station.name].length;
+      if (own > longest) {
+        yield {
+          message: 'longStation',
+          label: 'name too long',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [{ kind: 'station', id: station.id, path: ['name'] }],
+          params: { a: station.name, name: station.name, has: chars(own), longest: String(longest), most: chars(longest), source },
+          subjects: [station.id, 'name'],
+        };
+      }
       for (const { id, name } of childrenOf(reader, 'tag', station.id)) {
         const length = name.length <= longest ? name.length : [...name].length;
         const fault = form === 'identifier' && name !== '' ? identifierFault(name) : null;
@@ -56,7 +78,7 @@ export const nameNotLegal: Rule = {
           parties: [{ station: station.id }],
           cells: [{ kind: 'tag', id, path: ['name'] }],
           params: {
-            ...{ a: station.name, name, length: String(length), longest: String(longest), source },
+            ...{ a: station.name, name, has: chars(length), longest: String(longest), most: chars(longest), source },
             fault: fault ?? '',
           },
           subjects: [id],
@@ -80,7 +102,7 @@ export const nameNotLegal: Rule = {
             sides: [side],
             item: key,
             cells: [claimCell(side, 'items', key, 'name')],
-            params: { name, length: String(length), longest: String(longest), source, fault: fault ?? '' },
+            params: { name, has: chars(length), longest: String(longest), most: chars(longest), source, fault: fault ?? '' },
             subjects: [side.claim.id, key],
           });
         }

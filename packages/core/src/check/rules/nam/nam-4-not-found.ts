@@ -118,7 +118,7 @@ export const nameNotFound: Rule = {
     const { name = '', a = '', b = '', has = '' } = finding.params;
     const fixes: Fix[] = [];
     // The other end's own tag takes the name that is looked for; or this end looks for the name that is there.
-    if (theirs && finding.message === 'missing') {
+    if (theirs && finding.message === 'missing' && !/^[\d%]/.test(name)) {
       fixes.push({ label: `${b}: rename ${theirs.name} to ${name}`, changes: [set('tag', theirs, ['name'], name)] });
     }
     const mine = first?.kind === 'tag' ? reader.get('tag', first.id) : reader.get('claim', first?.id ?? '');

@@ -49,6 +49,12 @@ test('NAM 5 and SIZ 11: a hole in a series, a name that another tag has, a count
   expect(words(hole, 'NAM 5')).toContain('has no Door_1, and goes on after it');
   const collision = plant(['tag', 'door2', 'series', null]);
   expect(words(collision, 'NAM 5')).toContain('Door_2 of the series Door_1 is the name of another tag');
+  expect(words(collision, 'NAM 5')).toContain('is one of Door_1 to Door_2, and the tag Door_2');
+  // Counted on with other digits than the names that are there.
+  const width = plant(['series', 'doors', 'sample', 'Door_01'], ['tag', 'door1', 'series', null]);
+  expect(words(width, 'NAM 5')).toContain(
+    'Door_01 of the series Door_01 is there with another number of digits, Door_1',
+  );
   const more = plant(['series', 'doors', 'count', 3]);
   expect(words(more, 'SIZ 11')).toContain('has 3 points and 2 tags');
   expect(mended(more, 'SIZ 11')).toEqual([]);
@@ -107,6 +113,42 @@ test('POS 10: two tags at one address, unless one is the alias of the other', ()
   );
   expect(words(twice, 'POS 10')).toContain('A: Duty and Spare are both at a500–a503');
   expect(codesOf(edited(twice, ['tag', 'spare', 'alias', 'Duty']))).not.toContain('POS 10');
+});
+
+test('POS 10: two rows of a panel that ask for one address', () => {
+  const z = [...plant().all('exchange')].find((e) => e.kind === 'tag map')!;
+  const mapped = plant(['exchange', z.id, 'binding', 'by address'], ['claim', 'ca6', 'toldPlace', 'b20']);
+  const row = mapped.get('claim', 'ca6')!;
+  const second = added(mapped, 'lane', { id: 'again', order: 990, exchange: z.id, items: {} });
+  const twice = added(
+    second,
+    'claim',
+    { ...row, id: 'ca7', lane: 'again', name: 'Again', toldPlace: 'B 20' },
+    { ...mapped.get('claim', 'cb6')!, id: 'cb7', lane: 'again' },
+  );
+  expect(words(twice, 'POS 10')).toContain('all ask for b20');
+  expect(codesOf(edited(twice, ['claim', 'ca7', 'toldPlace', 'b24']))).not.toContain('POS 10');
+});
+
+test('TYP 10: a number of two registers over a neighbour that is only in the list [common practice]', () => {
+  const at = (number: number) => ({ area: 'areaa', view: 'va', number });
+  const listed = (number: number) =>
+    added(
+      edited(
+        plant(),
+        ['claim', 'ca', 'type', { base: 'REAL', count: 1 }],
+        ['claim', 'cb', 'type', { base: 'REAL', count: 1 }],
+      ),
+      'tag',
+      {
+        ...{ id: 'beside', order: 99, station: 'sa', name: 'Beside', type: { base: 'INT', count: 1 } },
+        place: at(number),
+      },
+    );
+  const two = (number: number) =>
+    edited(listed(number), ...['ca', 'cb'].map((id): FieldEdit => ['claim', id, 'length', { count: 2, unit: 16 }]));
+  expect(words(two(101), 'TYP 10')).toContain('takes a100–a101, and the list has Beside at a101, inside it');
+  expect(codesOf(two(102))).not.toContain('TYP 10');
 });
 
 test('TYP 7: polarity is compared wherever both ends state it, by the tag at the address, too', () => {

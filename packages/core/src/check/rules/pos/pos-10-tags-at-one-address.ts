@@ -5,7 +5,12 @@ import { elementary } from '../../../data/types.js';
 import { readable } from '../../../model/as-typed.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Tag } from '../../../model/tag.js';
-import type { Rule } from '../../rule.js';
+import type { Claim } from '../../../model/claim.js';
+import type { Exchange } from '../../../model/exchange.js';
+import type { Reader } from '../../../model/project.js';
+import { bindingOf } from '../../../lane/places-of.js';
+import { fewOf } from '../../few-of.js';
+import type { Report, Rule } from '../../rule.js';
 
 export const tagsAtOneAddress: Rule = {
   meta: {
@@ -20,10 +25,39 @@ export const tagsAtOneAddress: Rule = {
         consequence: 'What is set by the one name changes under the other.',
         remedy: 'Move one of them, or enter {first} as the alias of {second}.',
       },
+      rows: {
+        severity: 'doubt',
+        headline: '{exchange}: {first} of {a} all ask for {address}',
+        says: ['{first} ask for [[{address}]]'],
+        consequence: 'They show one value; what is set by the one changes under the others.',
+        remedy: 'Correct the address of all but one, or leave out those that are there twice.',
+      },
     },
   },
   on: {
-    *station(station, { reader }) {
+    *exchange(exchange, { reader }): Generator<Report> {
+      if (exchange.kind !== 'tag map') return;
+      for (const [address, rows] of rowsByAddress(reader, exchange)) {
+        const [first] = rows;
+        if (!first || rows.length < 2) continue;
+        const names = rows.map(({ name }) => name || 'a row without a name');
+        const end = reader.get('end', first.end);
+        yield {
+          message: 'rows',
+          label: 'one address',
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name },
+          lanes: rows.map(({ lane }) => lane),
+          parties: end ? [{ station: end.station, end: end.id }] : [],
+          cells: rows.map(({ id }) => ({ kind: 'claim' as const, id, path: ['toldPlace'] })),
+          params: {
+            ...{ exchange: exchange.name, first: fewOf(names), address },
+            a: reader.get('station', end?.station ?? '')?.name ?? '',
+          },
+          subjects: [exchange.id, first.end, address],
+        };
+      }
+    },
+    *station(station, { reader }): Generator<Report> {
       const byPlace = new Map<string, { tag: Tag; address: string }[]>();
       for (const tag of childrenOf(reader, 'tag', station.id)) {
         const place = readable(tag.place);
@@ -55,5 +89,21 @@ export const tagsAtOneAddress: Rule = {
     },
   },
 };
+
+/** Rows of an end that calls, by what they ask one and the same partner for, as typed. */
+function rowsByAddress(reader: Reader, exchange: Exchange): Map<string, Claim[]> {
+  const rows = new Map<string, Map<string, Claim[]>>();
+  for (const lane of childrenOf(reader, 'lane', exchange.id)) {
+    const claims = childrenOf(reader, 'claim', lane.id);
+    for (const claim of claims) {
+      const address = claim.toldPlace?.replace(/\s+/g, '').toUpperCase() ?? '';
+      if (address === '' || (bindingOf(exchange, lane) ?? 'by address') !== 'by address') continue;
+      const asked = `${claim.end} ${claims.find((c) => c !== claim)?.end ?? ''} ${claim.toldStation ?? ''}`;
+      const known = rows.get(asked) ?? new Map<string, Claim[]>();
+      rows.set(asked, known.set(address, [...(known.get(address) ?? []), claim]));
+    }
+  }
+  return new Map([...rows.values()].flatMap((known) => [...known]).map(([, all]) => [all[0]!.toldPlace!.trim(), all]));
+}
 
 const isAlias = (a: Tag, b: Tag): boolean => a.alias?.trim() === b.name || b.alias?.trim() === a.name;

@@ -12,7 +12,7 @@ export const keptAsTyped: Rule = {
     title: 'What is typed can be read',
     source: 'common practice: text that cannot be read is not compared',
     yieldsTo: ['POS 13'],
-    yieldsAtCell: ['POS 11'],
+    yieldsAtCell: ['POS 11', 'DIR 2 table'],
     messages: {
       tag: {
         severity: 'doubt',

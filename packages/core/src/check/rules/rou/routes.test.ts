@@ -39,6 +39,18 @@ test('each text that a program may build is judged against the station that it l
   expect(wordsOf(theFinding(wrong, 'ROU 5'))).toContain('A → T');
 });
 
+test('SIZ 7: a text that is built at run time fits into the STRING that holds it', () => {
+  const route = [...plant().all('route')].find((r) => r.built)!;
+  const tag = (capacity: number) =>
+    added(edited(plant(), ['route', route.id, 'built.from', 'the tag Partner_Path']), 'tag', {
+      ...{ id: 'path', order: 10, station: route.from, name: 'Partner_Path', place: null },
+      type: { base: 'STRING', count: 1, capacity },
+    });
+  const { length } = Object.values(route.built!.permitted)[0]!.text;
+  expect(codesOf(tag(length))).toEqual([]);
+  expect(wordsOf(theFinding(tag(length - 1), 'SIZ 7'))).toContain(`Partner_Path of A: ${length - 1} characters`);
+});
+
 test('a text that a program may build takes the name of the station that it leads to', () => {
   const project = plant();
   const route = [...project.all('route')].find((r) => r.built)!;

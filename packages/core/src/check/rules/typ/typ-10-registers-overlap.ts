@@ -7,7 +7,8 @@ import type { TypeRef } from '../../../model/claim.js';
 import type { DifferenceOf } from '../../../lane/difference.js';
 import type { Side } from '../../../lane/side.js';
 import { inPageOrder, laneReport, valueCell } from '../../lane-report.js';
-import type { Rule } from '../../rule.js';
+import { listedInside } from './listed-inside.js';
+import type { Report, Rule } from '../../rule.js';
 import { valuePairReport } from '../../value-pair-report.js';
 
 export const registersOverlap: Rule = {
@@ -32,9 +33,19 @@ export const registersOverlap: Rule = {
         consequence: 'Whichever is written last spoils the other.',
         remedy: 'Move {neighbour} behind {value}, at both ends.',
       },
+      listed: {
+        severity: 'blocker',
+        headline: '{a}: {value} takes {range}, and the list has {neighbour} at {address}, inside it',
+        says: ['{value}: [[{range}]]; {neighbour} at [[{address}]]'],
+        consequence: 'Whichever is written last spoils the other.',
+        remedy: 'Correct the address or the type of one of the two.',
+      },
     },
   },
   on: {
+    *area(area, context): Generator<Report> {
+      yield* listedInside(area, context);
+    },
     *lane(comparison, context) {
       const told = new Set<string>();
       for (const d of comparison.differences) {
