@@ -5,9 +5,7 @@ import type { Dice } from './dice.testing.js';
 import type { Memory } from './memories.testing.js';
 import type { Plant } from './plant.testing.js';
 
-/** Words that a value takes, by its type. */
-const WORDS = { INT: 1, UINT: 1, WORD: 1, REAL: 2, DINT: 2, UDINT: 2 } as const;
-type Base = keyof typeof WORDS;
+type Base = 'INT' | 'UINT' | 'WORD' | 'REAL' | 'DINT' | 'UDINT';
 
 /** A block of values as both ends mean it. */
 export interface Block {
