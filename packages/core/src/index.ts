@@ -22,6 +22,7 @@ export * from './change/reached.js';
 export * from './compare/compared-rows.js';
 export * from './check/fix-all.js';
 export { fixesOf } from './check/fixes-of.js';
+export { protocolsForPair } from './exchange/protocols-for-pair.js';
 export * from './find/hit.js';
 export * from './overview/matrix.js';
 export * from './overview/end-to-end.js';

@@ -1,4 +1,4 @@
-import { createExchange, EXCHANGE_KINDS, inOrder, protocolsFor, rolesFor, type ExchangeKind } from '@dialoga/core';
+import { createExchange, EXCHANGE_KINDS, inOrder, protocolsForPair, rolesFor, type ExchangeKind } from '@dialoga/core';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -44,9 +44,12 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
   const stations = inOrder(project, 'station');
   const [name, setName] = useState('');
   const [kind, setKind] = useState<ExchangeKind>('peer connection');
-  const [protocol, setProtocol] = useState(protocolsFor(kind)[0]!.id);
   const [left, setLeft] = useState(stations[0]?.id ?? '');
   const [right, setRight] = useState(stations[1]?.id ?? '');
+  const protocols = protocolsForPair(project, kind, [left, right]);
+  /** null: the first, whatever that is for this pair */
+  const [chosen, setProtocol] = useState<string | null>(null);
+  const protocol = protocols.some(({ id }) => id === chosen) ? chosen! : protocols[0]!.id;
   const [problem, setProblem] = useState<string | null>(null);
 
   function begin() {
@@ -103,13 +106,18 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
               kind,
               (next) => {
                 setKind(next as ExchangeKind);
-                setProtocol(protocolsFor(next as ExchangeKind)[0]!.id);
+                setProtocol(null);
               },
               EXCHANGE_KINDS.map((k) => ({ id: k, name: k })),
             )}
-            {choice('Protocol', protocol, setProtocol, protocolsFor(kind))}
             {choice(`Left, ${LEFT[kind] ?? rolesFor(kind)[0]}`, left, setLeft, stations)}
             {choice(`Right, ${RIGHT[kind] ?? rolesFor(kind)[1]}`, right, setRight, stations)}
+            {choice(
+              'Protocol',
+              protocol,
+              setProtocol,
+              protocols.map(({ id, name, why }) => ({ id, name: why ? `${name} (${why})` : name })),
+            )}
             {problem && <p role="alert">{problem}</p>}
             <footer>
               <BoxButton type="submit">Begin</BoxButton>

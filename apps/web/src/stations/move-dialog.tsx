@@ -60,8 +60,8 @@ export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
           <p>Bound to the ranges that move:</p>
           <ul>
             {bound.map((b) => (
-              <li key={b.claim.id}>
-                {b.lane || 'a lane'} of {b.exchange} at <Code>{b.before}</Code>; there{' '}
+              <li key={b.id}>
+                {b.of === 'tag' ? `tag ${b.name}` : b.name || 'a lane'} of {b.where} at <Code>{b.before}</Code>; there{' '}
                 {b.writer ? `${b.writer} writes afterwards` : 'nobody writes afterwards'}, and its data is at{' '}
                 <Code>{b.after}</Code>
               </li>

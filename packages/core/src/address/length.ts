@@ -49,8 +49,11 @@ export function formatBits(bits: number, unit: Unit): string {
   return formatCount(bits / fitting, fitting);
 }
 
-/** `6`, `6 words`, `12 bytes`; a bare number counts the unit given. */
-export function parseLength(text: string, unit: Unit): Read<Length> {
+/**
+ * `6`, `6 words`, `12 bytes`; a bare number counts the unit given. `6 elements` counts those of the end, where it counts in
+ * some.
+ */
+export function parseLength(text: string, unit: Unit, elements: Unit | null = null): Read<Length> {
   const clean = squeezed(text);
   const expected = `a length is a whole number, with or without its unit, like ${formatCount(6, unit)}`;
   const match = /^(\d{1,9})\s*([a-z ]*)$/i.exec(clean);
@@ -61,7 +64,7 @@ export function parseLength(text: string, unit: Unit): Read<Length> {
   const count = Number(match[1]);
   const word = (match[2] ?? '').trim().toLowerCase();
   const known = Object.hasOwn(TYPED_UNITS, word) ? TYPED_UNITS[word] : undefined;
-  const typedUnit = word === '' ? unit : known;
+  const typedUnit = word === '' ? unit : /^elements?$/.test(word) && elements ? elements : known;
   if (typedUnit === undefined) return unread(`“${word}” is no unit of length`, `${expected}; bits, bytes, words`);
   if (count === 0) return unread('a length of 0', 'it must be 1 or more');
   return read({ count, unit: typedUnit });

@@ -80,9 +80,7 @@ test('lanes that are bound to the range of a module are named before it moves, a
   const rack = project.get('rack', 'rack')!;
   const plan = planMove(project, rack, { ...project.get('module', 'm2')!, id: 'fresh', slot: null }, 1, 'lfresh');
   if (typeof plan === 'string') throw new Error(plan);
-  expect(plan.bound.map((b) => [b.exchange, b.claim.place])).toEqual([
-    ['Modules', { area: 'areaa', view: 'va', number: 700 }],
-  ]);
+  expect(plan.bound.map((b) => [b.where, b.before])).toEqual([['Modules', 'a700']]);
   const after = applied(project, { id: 'm', label: '', changes: plan.changes(true) });
   expect(codesOf(after).filter((c) => c.startsWith('SIZ') || c.startsWith('HWS 9'))).toEqual([]);
 });

@@ -1,4 +1,12 @@
-import { applied, codesOf, edited, type FieldEdit } from '../testing/two-stations.testing.js';
+import {
+  added,
+  applied,
+  codesOf,
+  edited,
+  findingsOf,
+  wordsOf,
+  type FieldEdit,
+} from '../testing/two-stations.testing.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import type { Module } from '../model/module.js';
 import type { Project } from '../model/project.js';
@@ -58,7 +66,7 @@ test('what is bound to a range that moves is named, with who writes there afterw
     before: 'a701',
     after: 'a703',
     writer: 'the new module',
-    exchange: 'Exchange',
+    where: 'Exchange',
   });
   expect(after(project, made, true).get('claim', 'ca2')?.place).toMatchObject({ number: 703 });
   expect(after(project, made, false).get('claim', 'ca2')?.place).toMatchObject({ number: 701 });
@@ -83,4 +91,28 @@ test('no room, no such slot, and a zone for other kinds are told', () => {
   const zones = { z: { order: 1, name: 'Heads', slot: 0, size: 2, kinds: ['head'] } };
   expect(planned(plant(['rack', 'rack', 'zones', zones]), 1)).toBe('zone Heads takes head only');
   expect(planned(plant(['rack', 'rack', 'zones', zones]), 0)).toBe('zone Heads takes head only');
+});
+
+test('tags at addresses of a range that moves are named first, move along or stay, and are then at no module', () => {
+  const listed = added(plant(), 'tag', {
+    ...{ id: 'fan', order: 90, station: 'sa', name: 'Fan_Run', type: { base: 'WORD', count: 1 } },
+    place: { area: 'areaa', view: 'va', number: 700 },
+  });
+  const { areaKind: _, ...va } = listed.get('profile', 'pa')!.views.va!;
+  const project = edited(
+    listed,
+    ['area', 'areaa', 'kind', 'output image'],
+    ['area', 'areaa', 'views', { va }],
+    ['claim', 'ca2', 'place.number', 900],
+  );
+  const made = plan(project, inserted, 1);
+  expect(made.bound.map((one) => [one.of, one.name, one.where, one.before, one.after])).toEqual([
+    ['tag', 'Fan_Run', 'A', 'a700', 'a702'],
+  ]);
+  expect(after(project, made, true).get('tag', 'fan')!.place).toMatchObject({ number: 702 });
+  const left = after(edited(project, ['tag', 'fan', 'place.number', 701]), plan(project, inserted, 1), false);
+  expect(left.get('tag', 'fan')!.place).toMatchObject({ number: 701 });
+  const alone = edited(left, ['tag', 'fan', 'place.number', 720]);
+  const finding = findingsOf(alone).find((f) => f.code === 'POS 5' && f.message === 'noModule')!;
+  expect(wordsOf(finding)).toContain('tag Fan_Run in Memory, where no module is');
 });

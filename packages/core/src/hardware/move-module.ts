@@ -4,8 +4,9 @@ import { resolve } from '../address/resolve.js';
 import { lengthBits } from '../address/length.js';
 import type { Change } from '../change/change.js';
 import { put, set } from '../change/make.js';
-import { isTyped } from '../model/as-typed.js';
-import type { Claim, Place } from '../model/claim.js';
+import { elementary } from '../data/types.js';
+import { isTyped, readable } from '../model/as-typed.js';
+import type { Place } from '../model/claim.js';
 import type { Landing } from '../model/landing.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Module } from '../model/module.js';
@@ -31,11 +32,14 @@ export interface RangeMove {
   bytes: number;
 }
 
-/** A claim whose data lies in a range that moves. */
-export interface BoundClaim {
-  claim: Claim;
-  lane: string;
-  exchange: string;
+/** A claim whose data lies in a range that moves, or a tag that the list has there. */
+export interface Bound {
+  of: 'claim' | 'tag';
+  id: string;
+  /** the lane or the tag */
+  name: string;
+  /** the exchange, or the station whose list it is */
+  where: string;
   /** its address now, and where the same data lies afterwards */
   before: string;
   after: string;
@@ -48,7 +52,7 @@ export interface BoundClaim {
 export interface MovePlan {
   moves: readonly SlotMove[];
   ranges: readonly RangeMove[];
-  bound: readonly BoundClaim[];
+  bound: readonly Bound[];
   /** the change set; with `along`, what is bound moves with its module */
   changes: (along: boolean) => Change[];
 }
@@ -91,7 +95,7 @@ export function planMove(
       ...moves.filter((m) => project.get('module', m.module.id)).map((m) => set('module', m.module, ['slot'], m.to)),
       ...(added ? [put('landing', withRange(added, ranges))] : []),
       ...landingChanges(project, slotOf, ranges),
-      ...(along ? bound.map(({ claim, place }) => set('claim', claim, ['place'], place)) : []),
+      ...(along ? bound.map((one) => set(one.of, project.get(one.of, one.id)!, ['place'], one.place)) : []),
     ],
   };
 }
@@ -174,32 +178,29 @@ function rangesAfter(
   return moves;
 }
 
-/** Claims whose place lies in a range that moves, with where their data is afterwards and who is at their address then. */
-function boundTo(project: Project, ranges: readonly RangeMove[]): BoundClaim[] {
-  const bound: BoundClaim[] = [];
+/**
+ * Tags and claims whose place lies in a range that moves, with where their data is afterwards and who is at their address
+ * then; tags first, since whoever reads them by name sees no address.
+ */
+function boundTo(project: Project, ranges: readonly RangeMove[]): Bound[] {
+  const bound: Bound[] = [];
   for (const move of ranges) {
     const [old] = landedOf(project, move.landing).filter((l) => l.field === move.field);
     const memory = old && memoryOf(project, old.area);
     const before = move.landing[move.field];
     if (!old || !memory || !before || isTyped(before)) continue;
-    for (const id of project.referrers('claim', old.area)) {
-      const claim = project.get('claim', id);
-      if (!claim?.place || isTyped(claim.place) || !claim.length || isTyped(claim.length)) continue;
-      const bits = lengthBits(claim.length);
-      const spans = resolve(memory, claim.place, bits);
-      if (!spans || !spansMeet(spans, old.spans) || claim.place.view !== before.view) continue;
-      const place = { ...claim.place, number: claim.place.number + move.place.number - before.number };
-      const lane = project.get('lane', claim.lane);
+    for (const { bits, place: at, ...one } of placedIn(project, old.area)) {
+      const spans = resolve(memory, at, bits);
+      if (!spans || !spansMeet(spans, old.spans) || at.view !== before.view) continue;
+      const place = { ...at, number: at.number + move.place.number - before.number };
       const then = ranges.find((r) => {
         const after = resolve(memory, r.place, r.bytes * 8);
         return r.field === move.field && after !== null && spansMeet(after, spans);
       });
       const module = then && project.get('module', then.landing.module);
       bound.push({
-        claim,
-        lane: claim.name,
-        exchange: project.get('exchange', lane?.exchange ?? '')?.name ?? '',
-        before: formatRange(memory, claim.place, bits),
+        ...one,
+        before: formatRange(memory, at, bits),
         after: formatRange(memory, place, bits),
         place,
         writer: then ? module?.name || 'the new module' : null,
@@ -207,4 +208,30 @@ function boundTo(project: Project, ranges: readonly RangeMove[]): BoundClaim[] {
     }
   }
   return bound;
+}
+
+/** Everything that has a place in an area: tags of the list, then claims. */
+function placedIn(
+  project: Project,
+  area: string,
+): (Pick<Bound, 'of' | 'id' | 'name' | 'where' | 'place'> & { bits: number })[] {
+  const tags = project.referrers('tag', area).flatMap((id) => {
+    const tag = project.get('tag', id);
+    const [place, type] = [readable(tag?.place), readable(tag?.type)];
+    const bits = type ? (elementary(type.base)?.bits ?? 0) * type.count : 0;
+    const where = tag ? (project.get('station', tag.station)?.name ?? '') : '';
+    return tag && place?.area === area && bits > 0
+      ? [{ of: 'tag' as const, id, name: tag.name, where, place, bits }]
+      : [];
+  });
+  const claims = project.referrers('claim', area).flatMap((id) => {
+    const claim = project.get('claim', id);
+    const [place, length] = [readable(claim?.place), readable(claim?.length)];
+    const exchange = claim && project.get('exchange', project.get('lane', claim.lane)?.exchange ?? '');
+    if (!claim || !place || !length) return [];
+    return [
+      { of: 'claim' as const, id, name: claim.name, where: exchange?.name ?? '', place, bits: lengthBits(length) },
+    ];
+  });
+  return [...tags, ...claims];
 }

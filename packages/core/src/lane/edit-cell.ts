@@ -113,7 +113,10 @@ export function editLaneCell(
     }
     case 'length': {
       if (clean === '') return { claim: { ...claim, length: null }, problem: null };
-      const { value, problem } = kept(clean, parseLength(clean, lengthUnit(reader, claim)));
+      const { value, problem } = kept(
+        clean,
+        parseLength(clean, lengthUnit(reader, claim), reader.get('end', claim.end)?.elementBits ?? null),
+      );
       return { claim: { ...claim, length: value }, problem };
     }
     case 'header': {

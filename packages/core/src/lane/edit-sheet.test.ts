@@ -147,3 +147,10 @@ test('a cell of a missing end that is emptied, or whose text is refused, makes n
   expect(refused.problems).toEqual(['“Nowhere” is no area of this station; its areas: Memory']);
   expect(type(bare, { at: 'eb', lane: null, column: 'area', text: 'Nowhere' }).changes).toEqual([]);
 });
+
+test('where an end counts in elements, `6 elements` is a length; elsewhere it is refused and kept', () => {
+  const typed = (project: Project) => type(project, { at: 'ea', lane: 'lane', column: 'length', text: '6 elements' });
+  const wide = typed(edited(twoStations(), ['end', 'ea', 'elementBits', 32])).project;
+  expect(claimOf(wide, 'lane', 'ea').length).toEqual({ count: 6, unit: 32 });
+  expect(claimOf(typed(twoStations()).project, 'lane', 'ea').length).toEqual({ typed: '6 elements' });
+});

@@ -3,7 +3,21 @@ import { plain, textOf } from '../check/sentence.js';
 
 /** Findings that are about the very sameness of what both say. */
 const ABOUT_SAMENESS = new Set([
-  ...['ADR 1', 'ADR 8', 'ADR 11', 'ADR 15', 'ADR 16', 'DIR 1', 'DIR 6', 'DIR 13', 'HWS 9', 'POS 2', 'POS 9', 'TYP 4', 'TYP 7'],
+  ...[
+    'ADR 1',
+    'ADR 8',
+    'ADR 11',
+    'ADR 15',
+    'ADR 16',
+    'DIR 1',
+    'DIR 6',
+    'DIR 13',
+    'HWS 9',
+    'POS 2',
+    'POS 9',
+    'TYP 4',
+    'TYP 7',
+  ],
 ]);
 
 /** `1 partners`: one is one. */

@@ -17,6 +17,8 @@ export function panelTags(plant: Plant): void {
   const listens = plant.end(exchange, controller.id, controller.port, 'listens');
   const at = { [listens.id]: told({ address: controller.address }) };
   const calls = plant.end(exchange, station.id, port.id, 'calls', { told: at });
+  // Whose word stands of what both set is a part of the truth.
+  plant.has('area').find(({ id }) => id === controller.memory.area)!.lastWord = 'the panel';
   for (let i = dice.from(3, 10); i > 0; i--) {
     const base = dice.pick(Object.keys(SIZES) as (keyof typeof SIZES)[]);
     const word = controller.memory.take(SIZES[base]);

@@ -3,7 +3,7 @@ import { told, type Plant } from './plant.testing.js';
 
 /** A controller answers once its program has set the bit by which its communication module listens. */
 export function startSequence(plant: Plant): void {
-  const [caller, listener] = [plant.controller(), plant.controller({ sort: 'letters' })];
+  const [caller, listener] = [plant.controller(), plant.controller({ sort: 'letters', station: { scan: 20 } })];
   const area = plant.has('area').find(({ id }) => id === listener.memory.area)!;
   area.reservations = {
     module: {

@@ -63,7 +63,14 @@ export const nameNotLegal: Rule = {
           about: { kind: 'station', id: station.id, name: station.name },
           parties: [{ station: station.id }],
           cells: [{ kind: 'station', id: station.id, path: ['name'] }],
-          params: { a: station.name, name: station.name, has: chars(own), longest: String(longest), most: chars(longest), source },
+          params: {
+            a: station.name,
+            name: station.name,
+            has: chars(own),
+            longest: String(longest),
+            most: chars(longest),
+            source,
+          },
           subjects: [station.id, 'name'],
         };
       }
@@ -102,7 +109,14 @@ export const nameNotLegal: Rule = {
             sides: [side],
             item: key,
             cells: [claimCell(side, 'items', key, 'name')],
-            params: { name, has: chars(length), longest: String(longest), most: chars(longest), source, fault: fault ?? '' },
+            params: {
+              name,
+              has: chars(length),
+              longest: String(longest),
+              most: chars(longest),
+              source,
+              fault: fault ?? '',
+            },
             subjects: [side.claim.id, key],
           });
         }

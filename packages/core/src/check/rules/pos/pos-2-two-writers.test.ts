@@ -65,3 +65,17 @@ test('two bits of one register have two writers: each writes the whole word [com
   expect(words).toContain('puts data into b300.3, and writes all bits of that word');
   expect(words).toContain('puts data into b300.5, and writes all bits of that word');
 });
+
+test('a memory that its program writes and a panel sets values in asks once who has the last word', () => {
+  const project = edited(
+    twoStations(),
+    ['station', 'sa', 'roles', ['operator panel']],
+    ['exchange', 'x', 'kind', 'tag map'],
+    ['claim', 'ca', 'trigger', 'on change'],
+  );
+  const finding = theFinding(project, 'POS 2');
+  expect([finding.message, finding.severity]).toEqual(['entered', 'doubt']);
+  expect(wordsOf(finding)).toContain('Memory of B is written by its program, and Exchange sets values there');
+  expect(codesOf(edited(project, ['area', 'areab', 'lastWord', 'A']))).not.toContain('POS 2');
+  expect(codesOf(edited(project, ['area', 'areab', 'writers', ['firmware']]))).not.toContain('POS 2');
+});

@@ -7,6 +7,7 @@ import type { Reader } from '../../../model/project.js';
 import { besideInputs } from '../../../tags/image/beside-inputs.js';
 import { simulatorOf } from '../../../tags/image/simulator-of.js';
 import { placeOf } from '../../../tags/tag-place.js';
+import { enteredThere } from './entered-there.js';
 import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';
 
@@ -16,7 +17,7 @@ export const twoWriters: Rule = {
     title: 'One writer for every bit, or one that has the last word',
     source: 'common practice: of two that write one place, the later overwrites the earlier',
     yieldsTo: ['POS 9', 'DIR 1'],
-    yieldsAtCell: ['HWS 9', 'POS 9'],
+    yieldsAtCell: ['HWS 9', 'POS 9', 'POS 2 onRequest', 'POS 2 cyclic'],
     messages: {
       cyclic: {
         severity: 'blocker',
@@ -31,6 +32,13 @@ export const twoWriters: Rule = {
         says: ['{own} put data there, and so does [[{by}]]'],
         consequence: 'What somebody sets in one place is replaced from the other.',
         remedy: 'Enter at the area who has the last word, or keep the two apart.',
+      },
+      entered: {
+        severity: 'doubt',
+        headline: '{area} of {a} is written by its program, and {by} sets values there',
+        says: ['its program puts data there, and {by} sets [[{shared}]]'],
+        consequence: 'What somebody enters is replaced by the program, or the program by what was entered.',
+        remedy: 'Enter at the area who has the last word.',
       },
       driven: {
         severity: 'doubt',
@@ -52,6 +60,7 @@ export const twoWriters: Rule = {
   on: {
     *area(area, { reader, occupancy }) {
       yield* drivenInTrial(area, { reader, occupancy });
+      yield* enteredThere(area, { reader, occupancy });
       const own = area.writers.filter((w) => w === 'keys' || w === 'device page' || w === 'start values');
       const station = reader.get('station', area.station);
       const [first] = own.length > 0 && !area.lastWord ? occupancy.inArea(area.id).filter((use) => use.puts) : [];

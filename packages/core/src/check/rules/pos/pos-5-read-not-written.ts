@@ -1,6 +1,7 @@
 import { set } from '../../../change/make.js';
 import type { Rule } from '../../rule.js';
 import { unmatchedReport, unmatchedUses } from './area-flow.js';
+import { besideModules } from './beside-modules.js';
 import { copiesNotSeen, windowToMoveTo } from './copy-not-seen.js';
 
 export const readNotWritten: Rule = {
@@ -17,6 +18,13 @@ export const readNotWritten: Rule = {
         says: ['{what}: [[{range}]] of {area} is sent; no program and no exchange writes it'],
         consequence: 'The reader gets what happened to stand there.',
         remedy: 'Name the area’s own writer, or let an exchange put the data there.',
+      },
+      noModule: {
+        severity: 'doubt',
+        headline: '{a}: {tags} in {area}, where no module is',
+        says: ['{tags} at [[{range}]]; modules are at {modules}'],
+        consequence: 'What is read there stays as it is, and what is set there moves nothing.',
+        remedy: 'Move the tags along with their module, or enter the module.',
       },
       notSeen: {
         severity: 'blocker',
@@ -41,6 +49,7 @@ export const readNotWritten: Rule = {
         if (report) yield report;
       }
       yield* copiesNotSeen(area, context);
+      yield* besideModules(area, context);
     },
   },
   fixes(finding, reader) {
