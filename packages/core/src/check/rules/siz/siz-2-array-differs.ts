@@ -33,18 +33,19 @@ export const arrayDiffers: Rule = {
     },
   },
   fixes(finding, reader) {
+    const cells = finding.cells.filter(({ kind }) => kind === 'claim');
     // A value and a block are two things to declare; neither takes the other's type.
-    if (new Set(finding.cells.map((cell) => cell.path[0])).size > 1) return [];
-    const claims = finding.cells.map((cell) => reader.get('claim', cell.id)!);
-    const types = finding.cells.map((cell, i) => {
+    if (new Set(cells.map((cell) => cell.path[0])).size > 1) return [];
+    const claims = cells.map((cell) => reader.get('claim', cell.id)!);
+    const types = cells.map((cell, i) => {
       const claim = claims[i]!;
       return cell.path[0] === 'items' ? claim.items[cell.path[1]!]!.type : claim.type;
     });
     return [1, 0].flatMap((i) => {
       const other = types[1 - i];
-      if (!other || 'typed' in other || !fits(claims[i]!, finding.cells[i]!.path, other)) return [];
+      if (!other || 'typed' in other || !fits(claims[i]!, cells[i]!.path, other)) return [];
       const station = reader.get('station', finding.parties[i]!.station)!.name;
-      const change = set('claim', claims[i]!, finding.cells[i]!.path, other);
+      const change = set('claim', claims[i]!, cells[i]!.path, other);
       return [{ label: `${station}: ${formatType(other)}`, changes: [change] }];
     });
   },
