@@ -37,11 +37,17 @@ test('a range that may not start where it was put: found, and moved to the neare
   await expectTally(page, 1, 0);
   await page.keyboard.press('Alt+PageDown');
   await expect(page.getByRole('contentinfo')).toContainText('may not start at w1210');
+  // First what was typed last; then what the limit asks for.
   await page.keyboard.press('Alt+Enter');
   await expectTally(page, 0, 0);
-  await expect(grid.getByRole('row').nth(1).getByRole('gridcell').nth(1)).toHaveText(/^w12(08|12)$/);
+  await expect(grid.getByRole('row').nth(1).getByRole('gridcell').nth(1)).toHaveText('w1210');
   await page.keyboard.press('Control+Z');
   await expectTally(page, 1, 0);
+  await page.getByRole('link', { name: /^Findings:/ }).click();
+  await page.getByRole('button', { name: /^Fix POS 3: .*start at/ }).press('Enter');
+  await expectTally(page, 0, 0);
+  await page.goto(`${app.url}/p/${project}/stations/skidctl`);
+  await expect(grid.getByRole('row').nth(1).getByRole('gridcell').nth(1)).toHaveText(/^w12(08|12)$/);
 });
 
 test('a text longer than the type of a station takes: named with its limit and where that is said', async ({

@@ -17,7 +17,34 @@ test('a verdict follows an edit, with both values and the fix between the pages'
   await expect(row).toContainText('Stat: writes 5 words, w1260–w1264');
   await row.getByRole('gridcell', { name: /^Fix SIZ 1/ }).click();
   await expect(cell(page, 'lane:status', DIFFERENCE)).toHaveText('agreed');
-  await expect(cell(page, 'lane:status', 5)).toHaveText('5 words');
+  // What was typed last gives way.
+  await expect(cell(page, 'lane:status', 12)).toHaveText('4 words');
+  await expect(cell(page, 'lane:status', 5)).toHaveText('4 words');
+});
+
+test('what was typed last is put back by the first fix, in the words of its end; the rule’s own fix comes after it', async ({
+  page,
+}) => {
+  await cell(page, 'lane:status', 11).click();
+  await page.keyboard.type('w1270');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'lane:status', DIFFERENCE)).toHaveText('another place');
+  await page.keyboard.press('Alt+PageDown');
+  await page.keyboard.press('Alt+Enter');
+  await expect(cell(page, 'lane:status', 11)).toHaveText('w1260');
+  await expectTally(page, 0, 0);
+  await page.keyboard.press('Control+Z');
+  await expect(cell(page, 'lane:status', 11)).toHaveText('w1270');
+  await page.getByRole('link', { name: /^Findings:/ }).click();
+  await expect(page.getByRole('button', { name: /^Fix POS 1/ })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Fix POS 1: PlantCtl asks for w1270' }).click();
+  await expectTally(page, 0, 0);
+  // After a reload nobody knows what was typed last: the rule’s own fix stands alone.
+  await page.keyboard.press('Control+Z');
+  await expectTally(page, 1, 0);
+  await expectStored(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Fix POS 1/ })).toHaveCount(1);
 });
 
 test('what cannot be read is kept as typed, with the reason; undo brings the address back', async ({ page }) => {

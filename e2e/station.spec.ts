@@ -30,7 +30,7 @@ test('reserved ranges are drawn, too', async ({ page, app }) => {
   );
 });
 
-test('a network is made, its kind chosen; a protocol that does not run on it is a Blocker at each end', async ({
+test('a network is made, its kind chosen; a protocol that does not run on it is a Blocker of each exchange', async ({
   page,
   app,
 }) => {
@@ -41,7 +41,7 @@ test('a network is made, its kind chosen; a protocol that does not run on it is 
   await page.keyboard.type('serial');
   await page.keyboard.press('Enter');
   await expect(networks.locator('[data-id="plant-lan"] [data-column="1"]')).toHaveText('serial line');
-  await expectTally(page, 4, 0);
+  await expectTally(page, 2, 0);
   await page.keyboard.press('Control+Z');
   await expectTally(page, 0, 0);
   await networks.locator('[data-id="new"] [data-column="0"]').click();

@@ -7,15 +7,20 @@ import type { Thunk } from './store';
 const { checked, gaveUp } = findingsSlice.actions;
 const { noticed } = projectSlice.actions;
 
+/** The last own edit before what is being checked; none where somebody else made that. */
+let before: string | undefined;
+
 /** Has an edit checked, and takes in what that changes: slice by slice where it is much. */
-export function check(set: ChangeSet): Thunk {
+export function check(set: ChangeSet, whose: 'own' | 'another’s'): Thunk {
   return (dispatch, getState) => {
-    const { id } = getState().project;
+    const { id, undo } = getState().project;
+    before = whose === 'own' ? undo.at(-1)?.id : undefined;
+    const edit = before;
     void checker()
       .edit(set)
       .then((first) => {
         if (getState().project.id !== id) return;
-        dispatch(checked({ ...first, edit: set.id }));
+        dispatch(checked({ ...first, edit }));
         dispatch(checkRest());
       })
       .catch((error: unknown) => dispatch(failed(error)));
@@ -34,8 +39,7 @@ export function checkRest(): Thunk {
       .more()
       .finally(() => (asking = false))
       .then((next) => {
-        const edit = getState().project.undo.at(-1)?.id;
-        if (next && getState().project.id === id) dispatch(checked({ ...next, edit }));
+        if (next && getState().project.id === id) dispatch(checked({ ...next, edit: before }));
         dispatch(checkRest());
       })
       .catch((error: unknown) => dispatch(failed(error)));

@@ -51,7 +51,7 @@ function commit(set: ChangeSet, as: 'edit' | 'undo' | 'redo'): Thunk<string | nu
     if (!applied.ok) return refuse(applied.refusal.sentence);
     dispatch(edited({ project: project.with(applied.entities), set, as }));
     dispatch(keep());
-    dispatch(check(set));
+    dispatch(check(set, 'own'));
     // In a task of its own, so that what was typed is drawn first; until then the edit is kept here.
     setTimeout(() => void dispatch(send()));
     return null;

@@ -85,3 +85,15 @@ test('a check that could not go on leaves nothing waiting; opening again begins 
   );
   expect([again.current, again.order, again.byKey.size, again.lanes.size]).toEqual([null, ['z'], 1, 0]);
 });
+
+test('of what is found it is known after which own edit; not of what was there, nor of what somebody else brought', () => {
+  const found = (state: FindingsState, key: string, edit: string | undefined) =>
+    reducer(state, actions.checked({ ...told({ findings: [[key, finding(key)]], order: null }), edit }));
+  const mine = found(opened('a'), 'b', 'edit 7');
+  expect([mine.since.get('a'), mine.since.get('b')]).toEqual([undefined, 'edit 7']);
+  // Found again with other words, it is since then all the same.
+  expect(found(mine, 'b', 'edit 8').since.get('b')).toBe('edit 7');
+  expect(found(mine, 'c', undefined).since.has('c')).toBe(false);
+  const gone = reducer(mine, actions.checked(told({ findings: [['b', null]], order: null })));
+  expect(gone.since.has('b')).toBe(false);
+});

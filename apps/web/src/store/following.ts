@@ -60,7 +60,7 @@ function follow(): Thunk<Promise<void>> {
         if (!applied.ok) return await dispatch(rebase({}));
         const project = state.project.with(applied.entities);
         dispatch(received({ id: entry.set.id, revision: entry.revision, project }));
-        dispatch(check(entry.set));
+        dispatch(check(entry.set, 'another’s'));
       }
     }
   };

@@ -25,7 +25,7 @@ export const memoryContradicts: Rule = {
     code: 'TYP 12',
     title: 'A memory gives out what was put into it',
     source: 'common practice: a gateway moves words; what they mean has to be the same on both of its sides',
-    yieldsTo: ['SIZ 1', 'SIZ 2', 'DIR 1', 'POS 1', 'TYP 1', 'TYP 2', 'TYP 9', 'TYP 10'],
+    yieldsTo: ['SIZ 1', 'SIZ 2', 'DIR 1', 'TYP 1', 'TYP 2', 'TYP 9', 'TYP 10'],
     messages: {
       type: message(
         '{putName} is put at {address} as {putType} by {putLane}, and taken as {takeType} by {takeLane}',
