@@ -96,7 +96,7 @@ export const MORE_AREAS: Area[] = [
       words: { order: 10, name: 'words', notation: 'prefix and number', prefix: 'G', unit: 16, first: 0 },
       bytes: { order: 20, name: 'bytes', notation: 'byte offset', unit: 8, first: 0 },
     }),
-    ...{ kind: 'gateway memory', words: 3072, layout: LOW_FIRST },
+    ...{ kind: 'gateway memory', words: 3072, writers: [], layout: LOW_FIRST },
     reservations: {
       line: {
         ...{ order: 10, start: LINE_STATUS * 16, length: 32, owner: 'MeterHub itself', puts: true },

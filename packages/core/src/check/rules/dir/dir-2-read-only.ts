@@ -27,6 +27,7 @@ export const readOnly: Rule = {
     title: 'What an end writes to can be written',
     source: 'MODBUS Application Protocol Specification V1.1b3, 4.3: discrete inputs and input registers are read-only',
     yieldsTo: ['DIR 6', 'DIR 1'],
+    yieldsAtCell: ['DIR 2 tag'],
     messages: {
       table: {
         severity: 'blocker',

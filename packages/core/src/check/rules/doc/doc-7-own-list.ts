@@ -16,7 +16,7 @@ export const ownList: Rule = {
   meta: {
     code: 'DOC 7',
     title: 'An exchange takes a tag as the list of its own station has it',
-    yieldsAtCell: ['TYP 1', 'TYP 2', 'TYP 10', 'POS 1', 'POS 11', 'POS 12', 'POS 13'],
+    yieldsAtCell: ['TYP 1', 'TYP 2', 'TYP 10', 'SIZ 2', 'POS 1', 'POS 11', 'POS 12', 'POS 13'],
     source: 'common practice: a list that is brought in anew does not change what was bound before',
     messages: {
       asks: {

@@ -13,6 +13,7 @@ import type { Place } from '../../../model/claim.js';
 import type { MemoryCopy } from '../../../model/memory-copy.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import type { Cell } from '../../finding.js';
 import type { Context, Report } from '../../rule.js';
 
 /** Copies into an area whose reader was named, and that lie in no window which it reads, or in one that it writes. */
@@ -34,7 +35,7 @@ export function* copiesNotSeen(area: Area, { reader }: Context): Generator<Repor
       label: 'not where it is read',
       about: { kind: 'station', id: memory.station.id, name: memory.station.name },
       parties: [{ station: memory.station.id }, { station: station.id }],
-      cells: [{ kind: 'copy', id: copy.id, path: ['to'] }],
+      cells: [{ kind: 'copy', id: copy.id, path: ['to'] }, ...emptyWindows(reader, memory, station.id)],
       params: {
         ...{ a: memory.station.name, b: station.name, copy: copy.name || 'A copy' },
         range: formatSpan(memory, whole),
@@ -55,6 +56,16 @@ function windowsOf(reader: Reader, area: string, station: string): { reads: Span
     if (use.puts && other.direction !== 'reads') windows.writes.push(...use.spans.map((s) => ({ ...s })));
   }
   return { reads: joined(windows.reads), writes: joined(windows.writes) };
+}
+
+/** What the station reads of this memory and nothing is put into: there the copy may have been meant to go. */
+function emptyWindows(reader: Reader, memory: Memory, station: string): Cell[] {
+  const put = joined(putInto(reader, memory, ''));
+  return claimsFacing(reader, memory.area.id, station).flatMap(({ side, other }) => {
+    const use = other.direction === 'writes' ? null : useOf(side);
+    const empty = use?.takes && uncovered(use.spans, put).length > 0;
+    return empty ? [{ kind: 'claim', id: side.claim.id, path: ['place'] } as const] : [];
+  });
 }
 
 /** Claims on the area whose lane has a claim of this station, too. */

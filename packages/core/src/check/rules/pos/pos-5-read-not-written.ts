@@ -7,7 +7,7 @@ import { copiesNotSeen, windowToMoveTo } from './copy-not-seen.js';
 export const readNotWritten: Rule = {
   meta: {
     code: 'POS 5',
-    yieldsAtCell: ['SIZ 9', 'POS 5 notSeen'],
+    yieldsAtCell: ['SIZ 9', 'POS 5 notSeen', 'POS 5 overwritten'],
     title: 'What is sent from a place is put there by somebody, and a copy ends where its reader looks',
     source: 'common practice: a value needs a source, and a copied value somebody who can see it',
     yieldsTo: ['TYP 9', 'TYP 10', 'TYP 1', 'POS 1'],

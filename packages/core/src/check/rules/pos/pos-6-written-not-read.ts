@@ -7,6 +7,7 @@ export const writtenNotRead: Rule = {
     title: 'What is put in a place is used by somebody',
     source: 'common practice: data that nobody reads need not travel',
     yieldsTo: ['POS 1', 'TYP 9'],
+    yieldsAtCell: ['POS 5 notSeen', 'POS 5 overwritten'],
     messages: {
       neverTaken: {
         severity: 'hint',

@@ -1,5 +1,9 @@
 import { expectationHolds } from '../../../route/reach.js';
 import { routeName } from './route-report.js';
+import { findRoutes } from '../../../route/find-routes.js';
+import type { Expectation } from '../../../model/expectation.js';
+import type { Reader } from '../../../model/project.js';
+import type { Cell } from '../../finding.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const expectationHeld: Rule = {
@@ -7,6 +11,7 @@ export const expectationHeld: Rule = {
     code: 'ROU 11',
     title: 'Who must reach whom does, and who must not does not',
     source: 'common practice: what is kept apart is kept apart on purpose',
+    yieldsAtCell: ['ADR 2', 'ADR 3', 'LIN 7'],
     messages: {
       unreached: {
         severity: 'blocker',
@@ -34,10 +39,17 @@ export const expectationHeld: Rule = {
         ...{ message: expected.must === 'must reach' ? 'unreached' : 'reached', label: 'reach' },
         about: { kind: 'expectation', id: expected.id, name: routeName(reader, expected) },
         parties: [{ station: from }, { station: to }],
-        cells: [{ kind: 'expectation', id: expected.id, path: ['must'] }],
+        cells: [{ kind: 'expectation', id: expected.id, path: ['must'] }, ...whatStops(reader, expected)],
         params: { a: name(from), b: name(to), traffic, why },
         subjects: [expected.id],
       };
     },
   },
 };
+
+/** Where the nearest way is stopped: what is wrong there may have a finding of its own. */
+function whatStops(reader: Reader, { from, to, traffic, must }: Expectation): Cell[] {
+  if (must !== 'must reach') return [];
+  const cell = findRoutes(reader, { from, to, traffic, port: null }, 1).nearest?.failures[0]?.condition.cell;
+  return cell ? [cell] : [];
+}

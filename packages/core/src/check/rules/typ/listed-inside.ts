@@ -2,6 +2,7 @@ import { formatSpan } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
 import { resolve } from '../../../address/resolve.js';
 import { elementary } from '../../../data/types.js';
+import { unsettled } from '../../../lane/unsettled.js';
 import { userOf } from '../../../lane/use-words.js';
 import type { Use } from '../../../lane/occupancy.js';
 import type { Area } from '../../../model/area.js';
@@ -58,5 +59,6 @@ function longNumber(reader: Reader, use: Use, word: number): { own: string | nul
   const type = claim && Object.keys(claim.items).length === 0 ? readable(claim.type) : null;
   const known = type?.count === 1 ? elementary(type.base) : null;
   const isNumber = known && ['signed', 'unsigned', 'real'].includes(known.family) && known.bits > word;
-  return claim && isNumber ? { own: tagOf(reader, claim)?.id ?? null } : null;
+  // Whose length is not settled is judged once it is.
+  return claim && isNumber && !unsettled(reader, claim.lane) ? { own: tagOf(reader, claim)?.id ?? null } : null;
 }
