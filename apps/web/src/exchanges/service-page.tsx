@@ -25,7 +25,7 @@ import { useEdits } from '../stations/use-edits';
 import { ExchangeSettings } from './exchange-settings';
 import { Title } from './sheet-styles';
 
-const TOLD: readonly ToldFieldName[] = ['address', 'node', 'unit', 'telemetry', 'name', 'slot', 'type'];
+const TOLD: readonly ToldFieldName[] = ['address', 'tcpPort', 'node', 'unit', 'telemetry', 'name', 'slot', 'type'];
 const SHOWN: Shown = { kind: 'end', list: 'told', fields: [null, null, null, ...TOLD] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'tool', title: 'Tools on', names: true, track: 'minmax(110px, 1fr)' },

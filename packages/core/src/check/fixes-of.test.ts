@@ -31,6 +31,8 @@ test('what was typed last gives way: what stood there before is put back, in the
     'place: back to b200',
     'A asks for b210',
   ]);
+  // Typed as one text, stored in parts.
+  expect(labels('POS 1', [(p) => typed(p, 'claim', 'cb', 'place.number', 210)])[0]).toBe('place: back to b200');
   const shorter = (p: Project) => typed(p, 'claim', 'ca', 'length', { count: 3, unit: 16 });
   // The rule says the same, in its own words.
   expect(labels('SIZ 1', [shorter])[0]).toBe('A: 3 words → 4 words');

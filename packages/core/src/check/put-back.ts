@@ -18,9 +18,24 @@ export function putBack(reader: Reader, edits: readonly Change[]): Fix | null {
   const [first] = edits;
   if (!first || changes.length !== edits.length) return null;
   if (first.path.length === 0) return { label: `put back the ${KIND_WORDS[first.kind]}`, changes };
-  const words = valueWords(reader, first);
-  const field = fieldWords(first.path) || KIND_WORDS[first.kind];
+  const whole = asTyped(reader, first);
+  const words = valueWords(reader, whole);
+  const field = fieldWords(whole.path) || KIND_WORDS[first.kind];
   return { label: `${field}: back to ${words ?? 'what it was'}`, changes };
+}
+
+/** Fields that are typed as one text and stored in parts. */
+const TYPED_WHOLE = ['place', 'length', 'type', 'offset', 'from', 'to', 'inputsAt', 'outputsAt'];
+
+/** The edit of a part as one of the field that was typed: of a place of which only the number changed, the place. */
+function asTyped(reader: Reader, edit: Change): Change {
+  const at = edit.path.findIndex((key) => TYPED_WHOLE.includes(key)) + 1;
+  if (at === 0 || at === edit.path.length) return edit;
+  const path = edit.path.slice(0, at);
+  const entity = reader.get(edit.kind, edit.id);
+  const now = entity && set(edit.kind, entity, path, undefined).before;
+  if (typeof now !== 'object' || now === null || edit.path.length !== at + 1) return edit;
+  return { ...edit, path, before: { ...now, [edit.path[at]!]: edit.before ?? null } };
 }
 
 function inverse(reader: Reader, { kind, id, path, before, after }: Change): Change | null {

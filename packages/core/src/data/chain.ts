@@ -76,6 +76,10 @@ export function blame(source: ChainSide, sink: ChainSide, sourceValue: LaidValue
     return source.swap !== 'none' || sink.swap !== 'none' ? 'swap' : 'offset';
   }
   if (source.swap !== 'none' && sink.swap !== 'none') return 'swap';
+  // Of two settings the one that differs is to blame; of both, the one that shows first.
+  const bytes = source.frame.highFirst !== sink.frame.highFirst;
+  const registers = source.frame.layout.registerOrder !== sink.frame.layout.registerOrder;
+  if (bytes !== registers) return bytes ? 'byte order' : 'register order';
   const first = Math.abs(moved.shape[0]! - landed.shape[0]!);
   return (first & 8) !== 0 ? 'byte order' : 'register order';
 }

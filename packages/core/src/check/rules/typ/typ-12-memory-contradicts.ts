@@ -15,7 +15,7 @@ import type { Context, Message, Report, Rule } from '../../rule.js';
 const message = (headline: string, remedy: string): Message => ({
   severity: 'blocker',
   headline: `{a}: ${headline}`,
-  says: ['{putLane}: puts {putName}, [[{putType}]], there', '{takeLane}: takes {takeName}, [[{takeType}]], from there'],
+  says: ['{putLane}: puts [[{putName}, {putType}]], there', '{takeLane}: takes [[{takeName}, {takeType}]], from there'],
   consequence: '{sample}, and each lane by itself looks right.',
   remedy,
 });

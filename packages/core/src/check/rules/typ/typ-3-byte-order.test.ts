@@ -28,3 +28,19 @@ test('a swap of bytes at either end mends it', () => {
   expect(codesOf(fixed(overBytes(), finding, 0))).toEqual([]);
   expect(codesOf(fixed(overBytes(), finding, 1))).toEqual([]);
 });
+
+test('where both ends have one order and one begins within a word, that is said, and no order is blamed', () => {
+  const place = { area: 'areab', view: 'vb', number: 401 };
+  const { vb } = overBytes().get('profile', 'pb')!.views;
+  const odd = edited(
+    overBytes(),
+    ['station', 'sb', 'layout', {}],
+    ['profile', 'pb', 'views', { vb: { ...vb!, unit: 8 } }],
+    ['claim', 'cb', 'place', place],
+    ['claim', 'ca', 'toldPlace', null],
+    ['exchange', 'x', 'facts.carries', 'words'],
+  );
+  const words = wordsOf(theFinding(odd, 'TYP 3'));
+  expect(words).toContain('high byte first at both ends, and the bytes of INT ×4 do not meet');
+  expect(words).toContain('b401');
+});

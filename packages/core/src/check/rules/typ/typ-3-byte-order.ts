@@ -6,8 +6,18 @@ export const byteOrder: Rule = {
     code: 'TYP 3',
     title: 'The order of bytes in a word is the same at both ends, or one of them swaps',
     source: 'common practice: two byte orders are in use, and where bytes travel one end has to swap',
-    yieldsTo: ['POS 1', 'SIZ 8'],
-    messages: orderMessages('bytes'),
+    yieldsTo: ['SIZ 8'],
+    messages: {
+      ...orderMessages('bytes'),
+      across: {
+        severity: 'blocker',
+        headline:
+          '{lane}: {aOrder} at both ends, and the bytes of {type} do not meet: one end begins within a word, or counts its bits',
+        says: ['{aName}: {aDoes} {type}, [[{aRange}]], {aSwap}', '{bName}: {bDoes} it, [[{bRange}]], {bSwap}'],
+        consequence: 'A {type} of {sample} arrives as {seen}.',
+        remedy: 'Let the block begin at a whole word at both ends, or write both addresses in words.',
+      },
+    },
   },
   on: {
     *lane(comparison, context) {
@@ -19,7 +29,9 @@ export const byteOrder: Rule = {
         'byteOrder',
         (side) => `${side.block!.chain.frame.highFirst ? 'high' : 'low'} byte first`,
       );
-      if (report) yield report;
+      // Where both have one order, the value begins in the middle of a word at one of them, or is read bit by bit there.
+      const alike = report?.params.aOrder === report?.params.bOrder;
+      if (report) yield alike ? { ...report, message: 'across' } : report;
     },
   },
   fixes: swapFixes,
