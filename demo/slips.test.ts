@@ -1,4 +1,4 @@
-import { apply, CheckEngine, fixesOf, Project, type ChangeSet, type Finding, type Kind } from '@dialoga/core';
+import { apply, CheckEngine, fixesOf, type ChangeSet, type Finding, type Kind, type Project } from '@dialoga/core';
 import { kestrelQuay } from './kestrel-quay.js';
 
 const AGREED = kestrelQuay(true);

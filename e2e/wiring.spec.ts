@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { DEMO, expect, expectStored, expectDemo, test } from './app';
+import { expect, expectStored, expectDemo, test } from './app';
 
 const table = (page: Page) => page.getByRole('grid', { name: 'Attachments' });
 const at = (page: Page, row: string, column: number) =>
