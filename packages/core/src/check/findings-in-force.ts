@@ -44,6 +44,7 @@ export class FindingsInForce {
 
   /** Decides anew what is shown of all that was touched; notes it by key in `changed`, null: no longer shown. */
   settle(changed: Map<string, Finding | null>): void {
+    if (this.open.size === 0) return;
     for (const { key } of this.open) {
       const now = this.all.get(key);
       const shown = now && !this.yields(now) ? now : undefined;

@@ -103,9 +103,10 @@ function unpaired(reader: Reader, exchange: Exchange, ends: readonly End[]): Unp
     return waits ? { one: waits, others: [], calling: 'listens', coupler: exchange.via } : null;
   }
   if (exchange.kind === 'coupler area') return null;
-  const lanes = childrenOf(reader, 'lane', exchange.id);
   const meetings =
-    ends.length === 2 ? [[ends[0]!, ends[1]!] as const] : lanes.flatMap((lane) => pairsOf(reader, lane.id));
+    ends.length === 2
+      ? [[ends[0]!, ends[1]!] as const]
+      : childrenOf(reader, 'lane', exchange.id).flatMap((lane) => pairsOf(reader, lane.id));
   const alike = new Map<End, Set<End>>();
   const facing = new Set<End>();
   for (const [one, other] of meetings) {

@@ -19,7 +19,7 @@ import type { Context, Report } from '../../rule.js';
 /** Copies into an area whose reader was named, and that lie in no window which it reads, or in one that it writes. */
 export function* copiesNotSeen(area: Area, { reader }: Context): Generator<Report> {
   const memory = memoryOf(reader, area.id);
-  if (!memory || isUnsettled(reader, area)) return;
+  if (!memory || copiesIn(reader, area.id).length === 0 || isUnsettled(reader, area)) return;
   for (const copy of copiesIn(reader, area.id)) {
     const station = copy.reader ? reader.get('station', copy.reader) : undefined;
     const target = usesOfCopy(reader, copy).find((use) => use.puts && use.area === area.id);

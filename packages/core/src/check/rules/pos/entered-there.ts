@@ -1,5 +1,6 @@
 import { memoryOf } from '../../../address/memory.js';
 import { userOf } from '../../../lane/use-words.js';
+import { holderOf } from '../../../lane/uses.js';
 import type { Area } from '../../../model/area.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
@@ -16,9 +17,13 @@ export function* enteredThere(
 ): Generator<Report> {
   const memory = memoryOf(reader, area.id);
   if (!memory || area.lastWord || area.kind !== 'memory' || !area.writers.includes('program')) return;
+  const entered = new Set(
+    childrenOf(reader, 'end', area.station).flatMap(({ id, exchange }) => (isEnteredBy(reader, exchange) ? [id] : [])),
+  );
+  if (entered.size === 0) return;
   const users = occupancy.inArea(area.id).flatMap((use) => {
-    const user = use.puts ? userOf(reader, use) : null;
-    return user?.exchange?.kind === 'tag map' && isEnteredBy(reader, user.exchange.id) ? [user] : [];
+    const claim = use.puts && use.of === 'claim' ? reader.get('claim', holderOf(use)) : undefined;
+    return claim && entered.has(claim.end) ? (userOf(reader, use) ?? []) : [];
   });
   if (users.length === 0) return;
   const ends = new Set(users.flatMap(({ exchange }) => exchange?.name ?? []));
@@ -38,6 +43,7 @@ export function* enteredThere(
 
 /** Whether people set values by it: a panel or a control room takes part. What a simulator sets is a trial. */
 const isEnteredBy = (reader: Reader, exchange: string): boolean =>
+  reader.get('exchange', exchange)?.kind === 'tag map' &&
   childrenOf(reader, 'end', exchange).some((end) =>
     reader.get('station', end.station)?.roles.some((role) => role === 'operator panel' || role === 'SCADA station'),
   );
