@@ -265,6 +265,14 @@ test('ROU 7: two ways that are equally good, until a text says which', () => {
   expect(codesOf(edited(second, ['route', 'to-t', 'port', 'a1']))).not.toContain('ROU 7');
 });
 
+test('ROU 7: two ports of the one that asks on one network are two ways, too', () => {
+  const second = added(plant(['route', 'to-r', 'stated', '']), 'port', {
+    ...{ ...newPort('a9', 90, 'a', 'n1'), name: 'second adapter', address: '10.0.1.77', mask: '255.255.255.0' },
+  });
+  expect(wordsOf(theFinding(second, 'ROU 7'))).toContain('by second adapter 10.0.1.77');
+  expect(codesOf(edited(second, ['route', 'to-r', 'port', 'a1']))).not.toContain('ROU 7');
+});
+
 test('ROU 9: the request arrives, and the answer finds no way back', () => {
   const changes = noWayBack(plant())!;
   const applied = apply(plant(), { id: 'b', label: '', changes });
