@@ -12,10 +12,10 @@ test('a status that nobody sees: found, looked at in its copy, and moved to wher
   const to = cell(page, 'copy-status', 2);
   await to.click();
   await expect(to).toHaveText('G890');
-  // Within the readings, which somebody else fills, is wrong otherwise.
+  // Within the readings, which somebody else fills, is wrong otherwise; and the status has nothing put into it.
   await page.keyboard.type('G800');
   await page.keyboard.press('Enter');
-  await expectDemo(page, 0);
+  await expectDemo(page, 0, 1);
   await page.keyboard.press('Control+Z');
   await to.click();
   await page.keyboard.type('G880');

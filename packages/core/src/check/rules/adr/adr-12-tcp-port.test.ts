@@ -1,3 +1,4 @@
+import { smallPlant } from '../../../testing/random-edits.testing.js';
 import { codesOf, edited, fixed, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 
 const listening = (listens: unknown) => edited(twoStations(), ['port', 'portb', 'listens', listens]);
@@ -21,4 +22,16 @@ test('two servers on one port of one computer are a Doubt', () => {
   const finding = theFinding(project, 'ADR 12');
   expect(finding.severity).toBe('doubt');
   expect(wordsOf(finding)).toContain('both listen on TCP port 502');
+});
+
+test('of a tool, too: the TCP port that it was told is compared where the device says its own, and may be left out', () => {
+  const told = (tcpPort: string) =>
+    edited(
+      smallPlant(),
+      ['port', 'portb', 'listens', { 'service-access': { tcpPort: 5000 } }],
+      ['end', 'svca', 'told.svcb.tcpPort', tcpPort],
+    );
+  expect([codesOf(told('')), codesOf(told('5000'))]).toEqual([[], []]);
+  expect(wordsOf(theFinding(told('102'), 'ADR 12'))).toContain('listens on 5000');
+  expect(codesOf(edited(smallPlant(), ['end', 'svca', 'told.svcb.tcpPort', '102']))).toEqual([]);
 });
