@@ -115,5 +115,10 @@ test('codes are unique, and a rule yields only to rules that there are', () => {
   const messages = RULES.flatMap(({ meta }) => Object.keys(meta.messages).map((message) => `${meta.code} ${message}`));
   const known = new Set([...codes, ...messages]);
   for (const { meta } of RULES)
-    for (const code of [...(meta.yieldsTo ?? []), ...(meta.yieldsAtCell ?? [])]) expect(known).toContain(code);
+    for (const code of [
+      ...(meta.yieldsTo ?? []),
+      ...(meta.yieldsAtCell ?? []),
+      ...Object.values(meta.messages).flatMap((message) => message.yieldsTo ?? []),
+    ])
+      expect(known).toContain(code);
 });

@@ -118,6 +118,11 @@ export class CheckEngine {
     return this.found.shown;
   }
 
+  /** The same with what is not shown, since something else says it better. */
+  get everything(): IterableIterator<Finding> {
+    return this.found.everything;
+  }
+
   get laneResults(): ReadonlyMap<string, LaneResult> {
     return this.lanes;
   }

@@ -66,3 +66,10 @@ test('two of one sort never silence each other', () => {
   expect(shown([a, b]).codes).toEqual(['HWS 2 outside', 'HWS 2 outside']);
   expect(shown([a, finding('HWS 2', 'landing', { cells: [cell('m')] })]).codes).toEqual(['HWS 2 outside']);
 });
+
+test('one message of a rule may yield where the others do not', () => {
+  // Lanes that overlap since one was put in a wrong place; values that overlap inside a lane are another fault.
+  const wrong = finding('POS 1', 'told', { lane: 'l1' });
+  expect(shown([finding('POS 9', 'overlap', { lane: 'l1' }), wrong]).codes).toEqual(['POS 1 told']);
+  expect(shown([finding('POS 9', 'values', { lane: 'l1' }), wrong]).codes).toEqual(['POS 9 values', 'POS 1 told']);
+});

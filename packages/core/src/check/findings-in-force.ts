@@ -42,6 +42,11 @@ export class FindingsInForce {
     for (const other of this.watching.get(place) ?? []) this.open.add(other);
   }
 
+  /** Everything that was found, shown or not. */
+  get everything(): IterableIterator<Finding> {
+    return this.all.values();
+  }
+
   /** Decides anew what is shown of all that was touched; notes it by key in `changed`, null: no longer shown. */
   settle(changed: Map<string, Finding | null>): void {
     if (this.open.size === 0) return;
@@ -57,7 +62,7 @@ export class FindingsInForce {
   }
 
   private yields(finding: Finding): boolean {
-    const { yieldsTo = [], yieldsAtCell = [] } = META.get(finding.code)!;
+    const { yieldsTo, yieldsAtCell } = yieldsOf(finding);
     const others = (places: readonly string[], codes: readonly string[]) =>
       codes.length === 0
         ? []
@@ -88,9 +93,19 @@ function subjectsOf(finding: Finding): string[] {
   return [whole, ...lanesOf(finding).map((lane) => `lane ${lane}`)];
 }
 
+/** What a finding yields to: by its rule, and by its own message. */
+function yieldsOf({ code, message }: Finding): { yieldsTo: readonly string[]; yieldsAtCell: readonly string[] } {
+  const { yieldsTo = [], yieldsAtCell = [], messages } = META.get(code)!;
+  const own = messages[message]?.yieldsTo;
+  return { yieldsTo: own ? [...yieldsTo, ...own] : yieldsTo, yieldsAtCell };
+}
+
 function watchedBy(finding: Finding): string[] {
-  const { yieldsTo, yieldsAtCell } = META.get(finding.code)!;
-  return [...(yieldsTo ? subjectsOf(finding) : []), ...(yieldsAtCell ? finding.cells.map(cellKey) : [])];
+  const { yieldsTo, yieldsAtCell } = yieldsOf(finding);
+  return [
+    ...(yieldsTo.length > 0 ? subjectsOf(finding) : []),
+    ...(yieldsAtCell.length > 0 ? finding.cells.map(cellKey) : []),
+  ];
 }
 
 function enter(index: Map<string, Set<Finding>>, place: string, finding: Finding): void {

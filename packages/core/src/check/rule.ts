@@ -23,6 +23,8 @@ export interface Message {
   consequence: string;
   /** what to do next */
   remedy: string;
+  /** what only this message yields to, beside what its rule does: codes, or single messages, of the same subject */
+  yieldsTo?: readonly string[];
 }
 
 export interface RuleMeta {

@@ -11,11 +11,11 @@ export const lanesOverlap: Rule = {
     code: 'POS 9',
     title: 'Lanes of one exchange, and values of one lane, have each a place of their own',
     source: 'common practice: each block of a connection, and each value of a block, has a place of its own',
-    yieldsTo: ['SIZ 1', 'SIZ 4', 'DIR 1', 'POS 1'],
     yieldsAtCell: ['SIZ 2', 'TYP 1', 'TYP 10 oneRegister'],
     messages: {
       overlap: {
         severity: 'blocker',
+        yieldsTo: ['SIZ 1', 'SIZ 4', 'DIR 1', 'POS 1'],
         headline: '{exchange}: {aLane} and {bLane} both arrive in {shared} of {a}',
         says: ['{aLane} arrives in [[{aRange}]]', '{bLane} arrives in [[{bRange}]]'],
         consequence: 'Each transfer overwrites what the other brought.',
