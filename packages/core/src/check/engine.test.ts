@@ -118,7 +118,27 @@ test('codes are unique, and a rule yields only to rules that there are', () => {
     for (const code of [
       ...(meta.yieldsTo ?? []),
       ...(meta.yieldsAtCell ?? []),
-      ...Object.values(meta.messages).flatMap((message) => message.yieldsTo ?? []),
+      ...Object.values(meta.messages).flatMap((one) => [...(one.yieldsTo ?? []), ...(one.yieldsAtCell ?? [])]),
     ])
       expect(known).toContain(code);
+});
+
+test('what yields never yields in a circle: then all of it would be silent', () => {
+  const messages = RULES.flatMap(({ meta }) =>
+    Object.entries(meta.messages).map(([name, own]) => ({ meta, name, own })),
+  );
+  const nameOf = ({ meta, name }: (typeof messages)[number]) => `${meta.code} ${name}`;
+  const next = new Map(
+    messages.map((one) => {
+      const { meta, own } = one;
+      const all = [meta.yieldsTo, meta.yieldsAtCell, own.yieldsTo, own.yieldsAtCell].flatMap((list) => list ?? []);
+      const to = messages.filter(
+        (other) => other !== one && (all.includes(other.meta.code) || all.includes(nameOf(other))),
+      );
+      return [nameOf(one), to.map(nameOf)] as const;
+    }),
+  );
+  const circle = (from: string, at: string, seen: Set<string>): boolean =>
+    next.get(at)!.some((to) => to === from || (!seen.has(to) && circle(from, to, seen.add(to))));
+  expect([...next.keys()].filter((name) => circle(name, name, new Set()))).toEqual([]);
 });

@@ -96,8 +96,11 @@ function subjectsOf(finding: Finding): string[] {
 /** What a finding yields to: by its rule, and by its own message. */
 function yieldsOf({ code, message }: Finding): { yieldsTo: readonly string[]; yieldsAtCell: readonly string[] } {
   const { yieldsTo = [], yieldsAtCell = [], messages } = META.get(code)!;
-  const own = messages[message]?.yieldsTo;
-  return { yieldsTo: own ? [...yieldsTo, ...own] : yieldsTo, yieldsAtCell };
+  const own = messages[message];
+  return {
+    yieldsTo: own?.yieldsTo ? [...yieldsTo, ...own.yieldsTo] : yieldsTo,
+    yieldsAtCell: own?.yieldsAtCell ? [...yieldsAtCell, ...own.yieldsAtCell] : yieldsAtCell,
+  };
 }
 
 function watchedBy(finding: Finding): string[] {

@@ -25,6 +25,8 @@ export interface Message {
   remedy: string;
   /** what only this message yields to, beside what its rule does: codes, or single messages, of the same subject */
   yieldsTo?: readonly string[];
+  /** the same, but only where the other points at one of the same cells */
+  yieldsAtCell?: readonly string[];
 }
 
 export interface RuleMeta {

@@ -12,7 +12,6 @@ export const orderCode: Rule = {
     code: 'HWS 7',
     title: 'A module’s order code is the one of the list, of the rack and of each controller that claims it',
     source: 'common practice: the code that was ordered, plugged in and entered is one',
-    yieldsAtCell: ['HWS 7 found', 'HWS 7 listed'],
     messages: {
       listed: {
         severity: 'blocker',
@@ -29,6 +28,7 @@ export const orderCode: Rule = {
         remedy: 'Correct the plan, or change the module.',
       },
       landing: {
+        yieldsAtCell: ['HWS 7 found', 'HWS 7 listed'],
         severity: 'blocker',
         headline: '{b} has {a} as {other}; it is {planned}',
         says: ['{a}, {planned}', '[[{other}]]'],

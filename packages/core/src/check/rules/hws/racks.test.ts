@@ -86,6 +86,16 @@ test('HWS 7: another order code in the list, in the rack, or at a controller', (
   const landing: FieldEdit = ['landing', 'l2', 'orderCode', 'DO-4'];
   expect(words('HWS 7', landing)).toContain('A has m2 in slot 1 as DO-4');
   expect(mended('HWS 7', landing)).toEqual([]);
+  // Another code than on the list and than in the rack: both are told, and not once more at who claims it.
+  const both = plant(
+    ['module', 'm2', 'orderCode', 'DO-99'],
+    ['module', 'm2', 'listed', { orderCode: 'DO-16', revision: '' }],
+  );
+  expect(
+    findingsOf(both)
+      .filter((f) => f.code === 'HWS 7')
+      .map((f) => f.message),
+  ).toEqual(['listed', 'found']);
 });
 
 test('HWS 4: zones that overlap, or reach outside the rack', () => {

@@ -17,7 +17,7 @@ export const twoWriters: Rule = {
     title: 'One writer for every bit, or one that has the last word',
     source: 'common practice: of two that write one place, the later overwrites the earlier',
     yieldsTo: ['POS 9', 'DIR 1'],
-    yieldsAtCell: ['HWS 9', 'POS 9', 'POS 2 onRequest', 'POS 2 cyclic'],
+    yieldsAtCell: ['HWS 9', 'POS 9'],
     messages: {
       cyclic: {
         severity: 'blocker',
@@ -34,6 +34,7 @@ export const twoWriters: Rule = {
         remedy: 'Enter at the area who has the last word, or keep the two apart.',
       },
       entered: {
+        yieldsAtCell: ['POS 2 onRequest', 'POS 2 cyclic'],
         severity: 'doubt',
         headline: '{area} of {a} is written by its program, and {by} sets values there',
         says: ['its program puts data there, and {by} sets [[{shared}]]'],

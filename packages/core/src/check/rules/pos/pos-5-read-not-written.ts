@@ -7,12 +7,13 @@ import { copiesNotSeen, windowToMoveTo } from './copy-not-seen.js';
 export const readNotWritten: Rule = {
   meta: {
     code: 'POS 5',
-    yieldsAtCell: ['SIZ 9', 'POS 5 notSeen', 'POS 5 overwritten'],
+    yieldsAtCell: ['SIZ 9'],
     title: 'What is sent from a place is put there by somebody, and a copy ends where its reader looks',
     source: 'common practice: a value needs a source, and a copied value somebody who can see it',
     yieldsTo: ['TYP 9', 'TYP 10', 'TYP 1', 'POS 1'],
     messages: {
       neverPut: {
+        yieldsAtCell: ['POS 5 notSeen', 'POS 5 overwritten'],
         severity: 'doubt',
         headline: '{a}: {range} of {area} is sent ({what}), but nothing puts data there',
         says: ['{what}: [[{range}]] of {area} is sent; no program and no exchange writes it'],

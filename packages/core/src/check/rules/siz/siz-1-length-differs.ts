@@ -14,7 +14,7 @@ export const lengthDiffers: Rule = {
   meta: {
     code: 'SIZ 1',
     title: 'All claims of a lane have one length',
-    yieldsTo: ['TYP 10'],
+    yieldsTo: ['TYP 10 oneRegister'],
     source: 'common practice: both ends of a block are set to one length',
     messages: {
       differs: {

@@ -16,7 +16,6 @@ export const registersOverlap: Rule = {
     code: 'TYP 10',
     title: 'A value of two registers has both of them to itself',
     source: 'common practice: a REAL at register 56 takes 56 and 57',
-    yieldsAtCell: ['SIZ 2', 'TYP 10 oneRegister'],
     messages: {
       oneRegister: {
         severity: 'blocker',
@@ -27,6 +26,7 @@ export const registersOverlap: Rule = {
         remedy: 'Give the value the longer type at both ends, and move what follows.',
       },
       overlaps: {
+        yieldsAtCell: ['SIZ 2', 'TYP 10 oneRegister'],
         severity: 'blocker',
         headline: '{lane}: {value} of {a} takes {registers} registers, and {neighbour} begins inside them',
         says: ['{value}, [[{type}]], reaches into {neighbour}'],
