@@ -35,8 +35,7 @@ export function rulePages(rules: readonly Rule[]): Map<string, string> {
     for (const { meta, fixes } of own) {
       index.push(`- **${meta.code}** ${meta.title}`);
       lines.push(`## ${meta.code} · ${meta.title}`, '', `Source: ${meta.source}.`);
-      const yields = [...(meta.yieldsTo ?? []), ...(meta.yieldsAtCell ?? [])];
-      if (yields.length > 0) lines.push(`Silent where the same thing is said by ${yields.join(', ')}.`);
+      lines.push(...silentWhere(meta));
       if (fixes) lines.push('Has a ready fix where the remedy is certain.');
       lines.push('');
       for (const message of Object.values(meta.messages)) {
@@ -44,6 +43,7 @@ export function rulePages(rules: readonly Rule[]): Map<string, string> {
           `- **${SEVERITY[message.severity]}** ${message.headline}`,
           ...message.says.map((s) => `  - ${plain(s)}`),
           `  - ${message.consequence} ${message.remedy}`,
+          ...silentWhere(message).map((line) => `  - ${line}`),
         );
       }
       lines.push('');
@@ -53,4 +53,10 @@ export function rulePages(rules: readonly Rule[]): Map<string, string> {
   }
   pages.set('README.md', `${index.join('\n').trimEnd()}\n`);
   return pages;
+}
+
+/** What a rule, or one of its messages, yields to: a line, or none. */
+function silentWhere({ yieldsTo = [], yieldsAtCell = [] }: Pick<Rule['meta'], 'yieldsTo' | 'yieldsAtCell'>): string[] {
+  const all = [...new Set([...yieldsTo, ...yieldsAtCell])];
+  return all.length > 0 ? [`Silent where the same thing is said by ${all.join(', ')}.`] : [];
 }
