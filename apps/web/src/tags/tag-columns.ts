@@ -16,7 +16,7 @@ export type ShownColumn = TagColumn | 'bound' | 'from';
 export const COLUMN_SETS = {
   places: ['name', 'type', 'place', 'asks', 'access', 'open', 'program', 'bound', 'comment'],
   meaning: ['name', 'type', 'unit', 'scaling', 'polarity', 'signal', 'element', 'alias', 'comment'],
-  use: ['name', 'access', 'required', 'internal', 'notUsed', 'bound', 'from', 'comment'],
+  use: ['name', 'access', 'lastWord', 'required', 'internal', 'notUsed', 'bound', 'from', 'comment'],
 } as const satisfies Record<string, readonly ShownColumn[]>;
 export type ColumnSet = keyof typeof COLUMN_SETS;
 
@@ -40,6 +40,7 @@ const COLUMNS: Record<ShownColumn, Omit<GridColumn, 'id'>> = {
   signal: { title: 'Signal', track: '106px' },
   element: { title: 'Element', track: '124px' },
   alias: { title: 'Alias', names: true, track: 'minmax(120px, 1fr)' },
+  lastWord: { title: 'Last word', names: true, track: '120px' },
   required: { title: 'Required', track: '76px' },
   internal: { title: 'Internal', track: '76px' },
   notUsed: { title: 'Not used, because', names: true, track: 'minmax(140px, 1fr)' },

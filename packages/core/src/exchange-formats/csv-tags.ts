@@ -25,7 +25,7 @@ export const TAG_HEADINGS: Record<TagColumnName, string> = {
     program: 'Program',
   },
   ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
-  ...{ internal: 'Internal', required: 'Required', comment: 'Comment' },
+  ...{ lastWord: 'Last word', internal: 'Internal', required: 'Required', comment: 'Comment' },
 };
 
 /** Words of headings, in several languages of the trade. */
@@ -43,6 +43,7 @@ const KNOWN: Record<TagColumnName, RegExp> = {
   alias: /^(alias|label|display name|anzeigename|klartext)$/i,
   signal: /^(signal|signal kind|i\/o|kind|signalart)$/i,
   element: /^(element|shown as|panel element|control|bedienelement)$/i,
+  lastWord: /^(last word|who has the last word)$/i,
   internal: /^(internal|intern|private)$/i,
   required: /^(required|mandatory|pflicht|erforderlich)$/i,
   comment:

@@ -14,6 +14,7 @@ export const TAG_FIELDS = [
   'alias',
   'signal',
   'element',
+  'lastWord',
   'internal',
   'required',
   'comment',

@@ -53,6 +53,8 @@ export class Tag {
   /** what people call it, where its name is for machines */
   @IsText() alias?: string;
   @IsOptional() @IsIn(SIGNAL_KINDS) signal?: SignalKind | null;
+  /** without an address: whose value stands where its program writes it and others set it */
+  @IsText() lastWord?: string;
   /** of a panel: what it is shown with, or set by */
   @IsOptional() @IsIn(PANEL_ELEMENTS) element?: PanelElement | null;
   /** a lane needs it, or it is marked so: where it is bound by name, it must be there */

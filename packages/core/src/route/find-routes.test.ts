@@ -7,6 +7,7 @@ import type { Traffic } from '../model/words.js';
 import { findRoutes, type FoundRoute } from './find-routes.js';
 import { expectationHolds, reachOf, throughWords } from './reach.js';
 import { wantedHelpers } from './helpers.js';
+import { judgeText } from './judge-text.js';
 import { routeFormOf, routeText } from './route-text.js';
 
 const plant = routedPlant();
@@ -88,6 +89,28 @@ test('programs on one computer reach each other there', () => {
   expect(way(together, 'q', 'a').found[0]!.hops[0]).toMatchObject({ kind: 'same computer', address: '127.0.0.1' });
   // Its true addresses are those of the host.
   expect(text(together, 'q', 'r')).toEqual(['Net 1 > 10.0.1.2']);
+});
+
+// [common practice] Several controllers that are software on one computer are told from each other by their slots there.
+test('a program on a host is reached through the host, by the slot that it has there', () => {
+  const program = newStation('soft', 95, 'Soft');
+  const onHost = added(plant, 'station', { ...program, runsOn: 'r' });
+  // Alone, and no slot said: its host's address is all there is.
+  expect(text(onHost, 'a', 'soft')).toEqual(['Net 1 > 10.0.1.2']);
+  const rack = { ...plant.get('rack', plant.get('module', 'cpu')!.rack)!, id: 'softrack', station: 'soft' };
+  const cpu = { ...plant.get('module', 'cpu')!, id: 'softcpu', rack: 'softrack', slot: 3, name: 'Soft CPU' };
+  const slotted = added(added(onHost, 'rack', rack), 'module', cpu);
+  expect(text(slotted, 'a', 'soft')).toEqual(['Net 1 > 10.0.1.2 / rack > 3']);
+  expect(way(slotted, 'a', 'soft').found[0]!.cost).toBe(costOf(way(slotted, 'a', 'soft').found[0]!));
+  // In the rack of the host a CPU of its name says so, too.
+  const named = added(onHost, 'rack', { ...rack, id: 'hostrack', station: 'r' });
+  const inHost = added(named, 'module', { ...cpu, rack: 'hostrack', slot: 2, name: 'Soft' });
+  expect(text(inHost, 'a', 'soft')).toEqual(['Net 1 > 10.0.1.2 / rack > 2']);
+  const route = { id: 'x', order: 1, from: 'a', to: 'soft', port: null, traffic: 'requests', stated: {} } as never;
+  expect(judgeText(slotted, route, 'Net 1 > 10.0.1.2').faults).toMatchObject([
+    { kind: 'rack missing', right: 'rack > 3' },
+  ]);
+  expect(judgeText(slotted, route, 'Net 1 > 10.0.1.2 / rack > 4').faults[0]!.found).toBe('slot 4 holds nothing');
 });
 
 test('other ways come after the best, and none meets a station twice', () => {

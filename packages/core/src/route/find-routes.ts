@@ -6,7 +6,7 @@ import type { Route } from '../model/route.js';
 import type { Station } from '../model/station.js';
 import { TRAFFICS } from '../model/words.js';
 import { linkConditions, throughConditions } from './conditions.js';
-import { cpuOf, modulesOf, needsBackplane } from './cpu-slot.js';
+import { cpuOf, modulesOf, needsBackplane, programSlotOf } from './cpu-slot.js';
 import { linkFailures, RouteFacts, throughFailures, type PortFacts } from './facts.js';
 import { failures, type Condition, type RouteHop } from './hop.js';
 import { pathsInOrder, type Step } from './k-best.js';
@@ -108,14 +108,17 @@ class LinksOf {
   private readonly links = new Map<string, Link>();
   private readonly known = new Map<string, Step<string>[]>();
   private readonly facts: RouteFacts;
+  /** whether the target is a program that its host knows by a slot */
+  private readonly bySlot: boolean;
   /** where the route ends: the ports of the station that is asked, or of the computer that it runs on */
   private readonly goals: ReadonlyMap<string, readonly PortFacts[]>;
 
   constructor(
     private readonly reader: Reader,
     private readonly asked: Asked,
-    target: Station,
+    private readonly target: Station,
   ) {
+    this.bySlot = programSlotOf(reader, target) !== undefined;
     this.facts = RouteFacts.of(reader);
     const goals = new Map<string, PortFacts[]>();
     for (const port of portsOf(reader, target)) {
@@ -155,7 +158,10 @@ class LinksOf {
     if (!link) return [];
     const { to, from, network } = link;
     const arrived = this.facts.of(to);
-    if (this.goals.get(network.id)?.includes(arrived)) return [{ to: GOAL, cost: arrived.behind ? COST.backplane : 0 }];
+    if (this.goals.get(network.id)?.includes(arrived)) {
+      const inRack = arrived.behind || (this.bySlot && to.station !== this.target.id);
+      return [{ to: GOAL, cost: inRack ? COST.backplane : 0 }];
+    }
     const { traffic } = this.asked;
     return this.facts
       .portsOfStation(to.station)
@@ -219,7 +225,10 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
     });
   });
   const last = links.at(-1);
-  if (last && needsBackplane(reader, last.to)) {
+  const program = last && last.to.station !== to.id ? programSlotOf(reader, to) : undefined;
+  if (last && program !== undefined) {
+    hops.push(backplane(last.to.station, last.to.id, program, [], null));
+  } else if (last && needsBackplane(reader, last.to)) {
     const cpu = cpuOf(reader, to.id, asked.slot ?? null);
     const there = modulesOf(reader, to.id).find((m) => m.slot === asked.slot);
     const condition: Condition = {

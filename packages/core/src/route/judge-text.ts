@@ -4,7 +4,7 @@ import { specialAddress } from '../address/special.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
-import { modulesOf } from './cpu-slot.js';
+import { inSlot } from './cpu-slot.js';
 import { findRoutes, type FoundRoute } from './find-routes.js';
 import type { RouteHop } from './hop.js';
 import { portsOf } from './ports-of.js';
@@ -173,7 +173,12 @@ function slotFault(reader: Reader, hop: RouteHop, at: StatedHop, i: number): Tex
   const right = `slot ${hop.address}`;
   const slot = /^\d{1,3}$/.test(at.address) ? Number(at.address) : null;
   if (slot === null) return { kind: 'no CPU', hop: i, found: `“${at.address}” is no slot`, right };
-  const module = modulesOf(reader, hop.to).find((m) => m.slot === slot);
-  const what = module ? `slot ${slot} holds ${module.name}, no CPU` : `slot ${slot} holds nothing`;
-  return { kind: 'no CPU', hop: i, found: module?.kind === 'CPU' ? `slot ${slot} holds another CPU` : what, right };
+  const there = inSlot(reader, hop.to, slot);
+  const what = there ? `slot ${slot} holds ${there.name}, no CPU` : `slot ${slot} holds nothing`;
+  return {
+    kind: 'no CPU',
+    hop: i,
+    found: there?.isCpu ? `slot ${slot} holds another CPU, ${there.name}` : what,
+    right,
+  };
 }

@@ -9,15 +9,19 @@ export function namedTags(plant: Plant): void {
   const { dice } = plant;
   const controller = plant.controller({ sort: dice.pick(['words', 'elements'] as const) });
   const byText = dice.once(2);
+  const entered = !byText && dice.once(2);
   const station = byText
     ? plant.station('Room', {
         ...{ roles: ['SCADA station', 'tag server'], profile: 'profile-scada', scan: 500 },
         groups: { g: { order: 10, name: 'Plant', station: controller.id } },
       })
-    : plant.station('Sim', { roles: ['simulator'], profile: 'profile-simulator', scan: 50 });
+    : entered
+      ? plant.station('Face', { roles: ['operator panel'], profile: 'profile-panel', scan: 200 })
+      : plant.station('Sim', { roles: ['simulator'], profile: 'profile-simulator', scan: 50 });
   const port = plant.port(station, plant.lan);
   const exchange = plant.exchange(byText ? 'Items' : 'Trial', 'cip', {
     ...{ kind: 'tag map', cadence: 1000, timeout: 3000, binding: byText ? 'by item text' : 'by name' },
+    ...(entered ? { onLoss: { notRepeated: 'entered again by hand' as const } } : {}),
   });
   const listens = plant.end(exchange, controller.id, controller.port, 'listens');
   const at = { [listens.id]: told({ address: controller.address }) };
@@ -28,6 +32,7 @@ export function namedTags(plant: Plant): void {
     const sets = !byText && dice.once(2);
     const name = plant.word('_01');
     const theirs = tagOf(plant, controller.id, base, { name, open: sets ? 'may set' : 'may read' });
+    if (sets && entered) theirs.lastWord = 'the panel';
     const mine = tagOf(plant, station.id, base, {
       ...{ name: byText ? plant.word() : name, access: sets ? 'read and set' : 'read' },
     });
@@ -36,6 +41,7 @@ export function namedTags(plant: Plant): void {
     plant.claim(lane, calls, {
       ...{ ...inTag(mine), length, direction: sets ? 'writes' : 'reads' },
       toldPlace: byText ? `Plant.${name}` : null,
+      ...(sets && entered ? { trigger: 'on change' as const } : {}),
     });
     plant.claim(lane, listens, { ...inTag(theirs), length, direction: sets ? 'reads' : 'writes' });
   }

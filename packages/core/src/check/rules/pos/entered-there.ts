@@ -4,6 +4,8 @@ import { holderOf } from '../../../lane/uses.js';
 import type { Area } from '../../../model/area.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
+import type { Station } from '../../../model/station.js';
+import { tagOf } from '../../../tags/open-of.js';
 import { fewOf } from '../../few-of.js';
 import type { Context, Report } from '../../rule.js';
 
@@ -17,9 +19,7 @@ export function* enteredThere(
 ): Generator<Report> {
   const memory = memoryOf(reader, area.id);
   if (!memory || area.lastWord || area.kind !== 'memory' || !area.writers.includes('program')) return;
-  const entered = new Set(
-    childrenOf(reader, 'end', area.station).flatMap(({ id, exchange }) => (isEnteredBy(reader, exchange) ? [id] : [])),
-  );
+  const entered = endsEntered(reader, area.station);
   if (entered.size === 0) return;
   const users = occupancy.inArea(area.id).flatMap((use) => {
     const claim = use.puts && use.of === 'claim' ? reader.get('claim', holderOf(use)) : undefined;
@@ -40,6 +40,46 @@ export function* enteredThere(
     subjects: [area.id, 'entered'],
   };
 }
+
+/**
+ * Tags of a controller that have no address are memories of their own: where people set some of them, too, it is asked
+ * once for all of which nobody has said whose value stands.
+ */
+export function* enteredByName(station: Station, { reader }: Pick<Context, 'reader'>): Generator<Report> {
+  if (!station.roles.includes('controller')) return;
+  const set = [...endsEntered(reader, station.id)].flatMap((end) =>
+    childrenOf(reader, 'claim', end).flatMap((claim) => {
+      const tag = claim.direction === 'writes' ? undefined : tagOf(reader, claim);
+      return tag && !tag.place && !tag.lastWord ? [{ claim, tag }] : [];
+    }),
+  );
+  if (set.length === 0) return;
+  const exchanges = new Set(
+    set.flatMap(({ claim }) => {
+      const end = reader.get('end', claim.end);
+      return (end && reader.get('exchange', end.exchange)?.name) ?? [];
+    }),
+  );
+  const tags = [...new Set(set.map(({ tag }) => tag))];
+  yield {
+    message: 'byName',
+    label: 'last word',
+    about: { kind: 'station', id: station.id, name: station.name },
+    parties: [{ station: station.id }],
+    cells: [
+      ...tags.map(({ id }) => ({ kind: 'tag', id, path: ['lastWord'] }) as const),
+      ...set.map(({ claim }) => ({ kind: 'claim', id: claim.id, path: ['direction'] }) as const),
+    ],
+    params: { a: station.name, by: fewOf([...exchanges]), tags: fewOf(tags.map(({ name }) => name)) },
+    subjects: [station.id, 'entered by name'],
+  };
+}
+
+/** The ends of a station at which people set values. */
+const endsEntered = (reader: Reader, station: string): Set<string> =>
+  new Set(
+    childrenOf(reader, 'end', station).flatMap(({ id, exchange }) => (isEnteredBy(reader, exchange) ? [id] : [])),
+  );
 
 /** Whether people set values by it: a panel or a control room takes part. What a simulator sets is a trial. */
 const isEnteredBy = (reader: Reader, exchange: string): boolean =>

@@ -66,6 +66,25 @@ test('two bits of one register have two writers: each writes the whole word [com
   expect(words).toContain('puts data into b300.5, and writes all bits of that word');
 });
 
+test('where tags have no address, the last word is asked for at the tags that a panel sets, once', () => {
+  const tag = { id: 'lit', order: 10, station: 'sb', name: 'Lit', type: null, place: null };
+  const project = edited(
+    added(twoStations(), 'tag', tag),
+    ['station', 'sa', 'roles', ['operator panel']],
+    ['exchange', 'x', 'kind', 'tag map'],
+    ['claim', 'ca', 'trigger', 'on change'],
+    ['claim', 'cb', 'place', { area: 'lit', view: 'tag', number: 0 }],
+  );
+  const finding = theFinding(project, 'POS 2');
+  expect([finding.message, finding.severity, finding.cells[0]]).toEqual([
+    ...['byName', 'doubt'],
+    { kind: 'tag', id: 'lit', path: ['lastWord'] },
+  ]);
+  expect(wordsOf(finding)).toContain('Lit of B: its program writes there, and Exchange sets values');
+  expect(codesOf(edited(project, ['tag', 'lit', 'lastWord', 'the panel']))).not.toContain('POS 2');
+  expect(codesOf(edited(project, ['station', 'sa', 'roles', ['simulator']]))).not.toContain('POS 2');
+});
+
 test('a memory that its program writes and a panel sets values in asks once who has the last word', () => {
   const project = edited(
     twoStations(),

@@ -7,7 +7,7 @@ import type { Reader } from '../../../model/project.js';
 import { besideInputs } from '../../../tags/image/beside-inputs.js';
 import { simulatorOf } from '../../../tags/image/simulator-of.js';
 import { placeOf } from '../../../tags/tag-place.js';
-import { enteredThere } from './entered-there.js';
+import { enteredByName, enteredThere } from './entered-there.js';
 import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';
 
@@ -41,6 +41,13 @@ export const twoWriters: Rule = {
         consequence: 'What somebody enters is replaced by the program, or the program by what was entered.',
         remedy: 'Enter at the area who has the last word.',
       },
+      byName: {
+        severity: 'doubt',
+        headline: '{tags} of {a}: its program writes there, and {by} sets values',
+        says: ['its program puts data there, and {by} sets [[{tags}]]'],
+        consequence: 'What somebody enters is replaced by the program, or the program by what was entered.',
+        remedy: 'Enter at each tag who has the last word: the panel, or the program.',
+      },
       driven: {
         severity: 'doubt',
         headline: '{area} of {a}: {sim} reads {range} in a trial, and {module} drives the plant by it',
@@ -59,6 +66,9 @@ export const twoWriters: Rule = {
     },
   },
   on: {
+    *station(station, { reader }) {
+      yield* enteredByName(station, { reader });
+    },
     *area(area, { reader, occupancy }) {
       yield* drivenInTrial(area, { reader, occupancy });
       yield* enteredThere(area, { reader, occupancy });
