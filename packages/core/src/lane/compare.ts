@@ -10,6 +10,7 @@ import type { Difference } from './difference.js';
 import type { Side } from './side.js';
 import { sidesOf } from './sides-of.js';
 import { listedDifferences } from './listed-type.js';
+import { isOwnIo } from './own-io.js';
 import { namedTag } from './named-tag.js';
 import { placesOf } from './places-of.js';
 import { howItTravels, swapMovesBits } from './how-it-travels.js';
@@ -83,6 +84,9 @@ function comparePair(reader: Reader, comparison: Comparison, a: Side, b: Side): 
   const directions = [readable(a.claim.direction), readable(b.claim.direction)];
   if (directions[0] && directions[0] === directions[1] && directions[0] !== 'both') {
     differences.push({ code: 'DIR 1', left: a, right: b, direction: directions[0] });
+  }
+  if (isOwnIo(exchange) && directions[0] === 'both' && directions[1] === 'both') {
+    differences.push({ code: 'DIR 1', left: a, right: b, direction: 'both', never: 'together' });
   }
   const [here, there] = [a.claim.slot ?? null, b.claim.slot ?? null];
   if (exchange.via && here !== null && there !== null && here !== there) {

@@ -33,6 +33,8 @@ export type Difference =
   | ({ code: 'DIR 1'; direction: 'writes' | 'reads' } & Pair)
   /** left says both; right has the only other direction there is */
   | ({ code: 'DIR 1'; direction: 'both'; never: 'writes' | 'reads' } & Pair)
+  /** each says both of one slot, or one image, which carries one way */
+  | ({ code: 'DIR 1'; direction: 'both'; never: 'together' } & Pair)
   | ({ code: 'SIZ 1' } & Pair)
   | ({ code: 'SIZ 2' } & ValuePair)
   | ({ code: 'SIZ 6'; how: 'capacity' | 'header' } & ValuePair)

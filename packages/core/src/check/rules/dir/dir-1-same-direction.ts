@@ -24,6 +24,14 @@ export const sameDirection: Rule = {
           'What {other} expects in that direction never happens, and what stands in its memory stays as it is.',
         remedy: 'Settle whether data goes both ways, and set both ends so.',
       },
+      together: {
+        severity: 'blocker',
+        headline: '{lane}: {a} and {b} both send and receive by one lane, and what is their own I/O goes one way',
+        says: ['{aName}: [[{aDoes}]] {aRange}', '{bName}: [[{bDoes}]] {bRange}'],
+        consequence:
+          'What is sent comes from an output image, what arrives lands in an input image: one place is not both.',
+        remedy: 'Make two lanes of it, one each way; both may have the same slot.',
+      },
     },
   },
   on: {
@@ -31,6 +39,15 @@ export const sameDirection: Rule = {
       for (const d of comparison.differences) {
         if (d.code !== 'DIR 1') continue;
         const [a, b] = inPageOrder(comparison, d.left, d.right) as [Side, Side];
+        if (d.direction === 'both' && d.never === 'together') {
+          yield laneReport(context, comparison, {
+            message: 'together',
+            label: 'both ways',
+            sides: [a, b],
+            cells: [claimCell(b, 'direction'), claimCell(a, 'direction')],
+          });
+          continue;
+        }
         if (d.direction === 'both') {
           yield laneReport(context, comparison, {
             message: 'never',
@@ -66,6 +83,17 @@ export const sameDirection: Rule = {
         const value = i === 0 ? 'both' : finding.params.only!;
         const label = `${station.name}: ${value === 'both' ? 'reads and writes' : value}`;
         return { label, changes: [set('claim', claim, ['direction'], value)] };
+      });
+    }
+    if (finding.message === 'together') {
+      return finding.cells.map((writer) => {
+        const claims = finding.cells.flatMap((cell) => reader.get('claim', cell.id) ?? []);
+        const name = (id: string) => reader.get('station', reader.get('end', id)?.station ?? '')?.name ?? '';
+        const changes = claims.map((claim) =>
+          set('claim', claim, ['direction'], claim.id === writer.id ? 'writes' : 'reads'),
+        );
+        const [one, other] = [...claims].sort((a, b) => Number(b.id === writer.id) - Number(a.id === writer.id));
+        return { label: `${name(one!.end)} writes, ${name(other!.end)} reads`, changes };
       });
     }
     return finding.cells.map((cell) => {

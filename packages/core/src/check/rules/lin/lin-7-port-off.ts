@@ -6,6 +6,7 @@ import type { Port } from '../../../model/port.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Reader } from '../../../model/project.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
+import { fewOf } from '../../few-of.js';
 import type { Cell, Finding } from '../../finding.js';
 import { portCell, portName, stationName } from '../../port-words.js';
 import type { Fix, Rule } from '../../rule.js';
@@ -64,21 +65,21 @@ export const portOff: Rule = {
     *exchange(exchange, { reader }) {
       for (const end of childrenOf(reader, 'end', exchange.id)) {
         const port = end.port ? reader.get('port', end.port) : undefined;
-        const message = port
-          ? (faultOf(port, exchange, end) ?? missingAt(reader, port, exchange, end))
-          : isReachedByPort(reader, end)
-            ? 'noPort'
-            : null;
+        const message = wrongAt(reader, exchange, end);
         if (!message) continue;
-        const chosen: Cell = { kind: 'end', id: end.id, path: ['port'] };
+        // What is wrong with a port is told once, however many exchanges go through it.
+        const alike = port ? endsAlike(reader, port, message, exchange, end) : [end];
+        if (alike[0]!.id !== end.id) continue;
+        const names = fewOf(alike.map((one) => reader.get('exchange', one.exchange)?.name ?? ''));
+        const chosen = alike.map((one): Cell => ({ kind: 'end', id: one.id, path: ['port'] }));
         yield {
           message,
           label: LABELS[message],
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: [{ station: end.station, end: end.id }],
-          cells: [...(port && message !== 'noPort' ? [portCell(port, CELL_OF[message])] : []), chosen],
+          cells: [...(port && message !== 'noPort' ? [portCell(port, CELL_OF[message])] : []), ...chosen],
           params: {
-            ...{ exchange: exchange.name, purpose: port?.purpose ?? '' },
+            ...{ exchange: names, purpose: port?.purpose ?? '' },
             a: port ? portName(reader, port) : stationName(reader, end.station),
             ...{ protocol: protocolAt(exchange, end).name, role: end.calling ?? 'takes part' },
           },
@@ -117,17 +118,37 @@ const CELL_OF: Record<Fault, string> = {
   ...{ disabled: 'enabled', purpose: 'purpose', service: 'off', unattached: 'network', noAddress: 'address' },
 };
 
+function wrongAt(reader: Reader, exchange: Exchange, end: End): Fault | 'noPort' | null {
+  const port = end.port ? reader.get('port', end.port) : undefined;
+  if (port) return faultOf(port, exchange, end) ?? missingAt(reader, port, exchange, end);
+  return isReachedByPort(reader, end) ? 'noPort' : null;
+}
+
+/** The ends that go through this port and of which the same is to be said, in the same protocol where it is about that. */
+function endsAlike(reader: Reader, port: Port, message: Fault | 'noPort', exchange: Exchange, end: End): End[] {
+  const service = protocolAt(exchange, end).id;
+  return childrenOf(reader, 'end', port.id).filter((one) => {
+    const its = reader.get('exchange', one.exchange);
+    if (!its || wrongAt(reader, its, one) !== message) return false;
+    return message !== 'service' || (protocolAt(its, one).id === service && one.calling === end.calling);
+  });
+}
+
 /** Another port of the same station on the same network, on which nothing is in the way. */
 function otherPorts(reader: Reader, finding: Finding): Fix[] {
-  const end = reader.get('end', finding.cells.at(-1)!.id);
-  const exchange = end && reader.get('exchange', end.exchange);
-  const port = end?.port ? reader.get('port', end.port) : undefined;
-  if (!end || !exchange || !port) return [];
+  const ends = finding.cells.flatMap(({ kind, id }) => (kind === 'end' ? (reader.get('end', id) ?? []) : []));
+  const port = ends[0]?.port ? reader.get('port', ends[0].port) : undefined;
+  if (!port) return [];
+  const suitsAll = (one: Port) =>
+    ends.every((end) => {
+      const exchange = reader.get('exchange', end.exchange);
+      return exchange !== undefined && faultOf(one, exchange, end) === null;
+    });
   return childrenOf(reader, 'port', port.station)
-    .filter((one) => one.id !== port.id && one.network === port.network && faultOf(one, exchange, end) === null)
+    .filter((one) => one.id !== port.id && one.network === port.network && suitsAll(one))
     .map((one) => ({
       label: `${finding.params.a}: through ${one.name || 'the other port'}`,
-      changes: [set('end', end, ['port'], one.id)],
+      changes: ends.map((end) => set('end', end, ['port'], one.id)),
     }));
 }
 

@@ -142,3 +142,16 @@ test('LIN 7: a protocol that is switched off in the role that an exchange needs'
   expect(mended('LIN 7', off)).toEqual([]);
   expect(codesOf(plant(['port', 'portb', 'off', { 'modbus-tcp': { roles: ['calls'] } }]))).toEqual([]);
 });
+
+test('LIN 7: what is wrong with a port is told once, however many exchanges go through it', () => {
+  const first = twoStations();
+  const more = added(
+    added(first, 'exchange', { ...first.get('exchange', 'x')!, id: 'y', name: 'Second' }),
+    'end',
+    { ...first.get('end', 'ea')!, id: 'ya', exchange: 'y' },
+    { ...first.get('end', 'eb')!, id: 'yb', exchange: 'y' },
+  );
+  const finding = theFinding(edited(more, ['port', 'portb', 'enabled', false]), 'LIN 7');
+  expect(wordsOf(finding)).toContain('Exchange and Second: the port of B is not enabled');
+  expect(finding.cells.map(({ id }) => id)).toEqual(['portb', 'eb', 'yb']);
+});
