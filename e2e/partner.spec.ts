@@ -22,6 +22,36 @@ test('a partner of another project: which revision was taken stands on the sheet
   await expect(page.getByRole('table')).toContainText(words);
 });
 
+test('a partner of another project of this server: that it has a newer revision is found without anybody typing it', async ({
+  page,
+  app,
+}) => {
+  const project = await app.agreed();
+  const name = 'North works taken from here';
+  const other = await app.create(name);
+  const note = (before: string | undefined, after: string) =>
+    app.change(other, {
+      ...{ id: `note-${after}`, label: 'note', author: 'Another' },
+      changes: [{ kind: 'project', id: 'project', path: ['comment'], before, after }],
+    });
+  await note(undefined, 'first');
+  await page.goto(`${app.url}/p/${project}/stations/skidctl`);
+  await expectTally(page, 0, 0);
+  const taken = page.getByRole('textbox', { name: 'Taken from' });
+  await taken.fill(`${name}, GateCtl, 1`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Party' })).toHaveValue('in another project');
+  await expectTally(page, 0, 0);
+  await note('first', 'second');
+  // Coming back to the window is when it looks.
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await expectTally(page, 0, 1);
+  await page.keyboard.press('Alt+PageDown');
+  await expect(page.getByRole('contentinfo')).toContainText('which is at 2');
+  await page.keyboard.press('Alt+Enter');
+  await expectTally(page, 0, 0);
+});
+
 test('a range that may not start where it was put: found, and moved to the nearest place by a key', async ({
   page,
   app,

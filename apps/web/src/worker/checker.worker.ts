@@ -15,6 +15,7 @@ import {
   type Matrix,
   stripOf,
   type Accepted,
+  type Beside,
   type Binding,
   type ChangeSet,
   type CheckChange,
@@ -90,6 +91,11 @@ const checker = {
     project = project.with(applied.entities);
     engine.edit(project, applied.entities);
     return told(engine.advance(slice(FIRST_SLICE_MS)));
+  },
+  /** What is now known of the projects beside this one. */
+  lookBeside(beside: readonly Beside[]): Checked | null {
+    engine?.lookBeside(beside);
+    return engine && told(engine.advance(slice(FIRST_SLICE_MS)));
   },
   /** The next slice of what waits. */
   more(): Checked | null {

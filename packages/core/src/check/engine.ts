@@ -21,6 +21,13 @@ export interface LaneResult {
   differing: Readonly<Record<string, string>>;
 }
 
+/** A project beside this one, from which stations may have been taken over. */
+export interface Beside {
+  name: string;
+  /** its newest */
+  revision: number;
+}
+
 /** What a check changed: findings by key (null: gone) and lanes by id (null: gone). */
 export interface CheckChange {
   findings: Map<string, Finding | null>;
@@ -41,6 +48,12 @@ interface Unit {
 
 const unitKey = (scope: Scope | MoverKind, id: string) => `${scope} ${id}`;
 const occupancyKey = (area: string) => `uses>${area}`;
+const besideKey = (project: string) => `beside>${project}`;
+const byName = (beside: readonly Beside[]): Map<string, number | null> => {
+  const names = new Map<string, number | null>();
+  for (const { name, revision } of beside) names.set(name, names.has(name) ? null : revision);
+  return names;
+};
 const allKey = (kind: Kind) => `all>${kind}`;
 /** From the one that puts data into memory to the one that takes it out again; a lane hands nothing over to itself. */
 const handovers = (a: Use, b: Use): Handover['given'] => [
@@ -102,12 +115,15 @@ export class CheckEngine {
   private readonly moved = new Map<string, Set<string>>();
   private readonly staleOverlaps = new Set<string>();
   private readonly staleUnits = new Map<string, { kind: WholeKind; id: string }>();
+  /** newest revisions of the projects beside this one, by name; null where several are called so */
+  private beside: ReadonlyMap<string, number | null> = new Map();
   /** what has changed and was not told yet */
   private change = nothing();
 
-  /** A full check of the project. */
-  constructor(project: Project) {
+  /** A full check of the project, with what is known of the projects beside it. */
+  constructor(project: Project, beside: readonly Beside[] = []) {
     this.project = project;
+    this.beside = byName(beside);
     for (const kind of UNIT_KINDS) for (const { id } of project.all(kind)) this.stale(kind, id);
     for (const kind of MOVER_KINDS) for (const { id } of project.all(kind)) this.stale(kind, id);
     this.stale('project', PROJECT_ID);
@@ -142,6 +158,15 @@ export class CheckEngine {
   update(project: Project, edits: readonly EntityChange[]): CheckChange {
     this.edit(project, edits);
     return this.advance();
+  }
+
+  /** Takes in what is now known of the projects beside this one; what looked at one that changed waits. */
+  lookBeside(beside: readonly Beside[]): void {
+    const next = byName(beside);
+    for (const name of new Set([...this.beside.keys(), ...next.keys()])) {
+      if (this.beside.get(name) !== next.get(name)) this.staleBy(besideKey(name));
+    }
+    this.beside = next;
   }
 
   /** Takes in edits: what they made stale waits, before what waited already. */
@@ -324,6 +349,10 @@ export class CheckEngine {
           reader.note(occupancyKey(area));
           return this.occupancy.inArea(area);
         },
+      },
+      revisionElsewhere: (name) => {
+        reader.note(besideKey(name));
+        return this.beside.get(name) ?? null;
       },
     };
     const findings: Finding[] = [];

@@ -73,6 +73,8 @@ export interface Context {
   /** every entity of a kind there is; for rules of the whole project only */
   all: Project['all'];
   occupancy: Pick<Occupancy, 'inArea'>;
+  /** the newest revision of another project that is known to be there; null: no such project, or several of that name */
+  revisionElsewhere: (project: string) => number | null;
 }
 
 /** What a rule hands over; code, severity and key are added by the engine. */

@@ -1,8 +1,8 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
-import type { Station } from '../../../model/station.js';
-import type { Report, Rule } from '../../rule.js';
+import type { Station, TakenFrom } from '../../../model/station.js';
+import type { Context, Report, Rule } from '../../rule.js';
 
 export const olderThanSource: Rule = {
   meta: {
@@ -27,8 +27,8 @@ export const olderThanSource: Rule = {
     },
   },
   on: {
-    *station(station, { reader }) {
-      yield* partner(station);
+    *station(station, { reader, revisionElsewhere }) {
+      yield* partner(station, revisionElsewhere);
       yield* lastImport(station, reader);
     },
   },
@@ -48,10 +48,12 @@ const about = ({ id, name }: Station): Pick<Report, 'label' | 'about' | 'parties
   parties: [{ station: id }, { station: id }],
 });
 
-function* partner(station: Station): Generator<Report> {
+function* partner(station: Station, revisionElsewhere: Context['revisionElsewhere']): Generator<Report> {
   const { takenFrom } = station;
-  if (!takenFrom?.newest || takenFrom.newest === takenFrom.revision) return;
-  const { project, revision, newest } = takenFrom;
+  if (!takenFrom) return;
+  const { project, revision } = takenFrom;
+  const newest = newestOf(takenFrom, revisionElsewhere(project));
+  if (newest === null || newest === revision) return;
   yield {
     ...about(station),
     message: 'partner',
@@ -59,6 +61,14 @@ function* partner(station: Station): Generator<Report> {
     params: { a: station.name, project, revision, newest },
     subjects: [station.id],
   };
+}
+
+/** What was typed as the newest, or what is there beside this project, whichever is newer. */
+function newestOf({ revision, newest }: TakenFrom, there: number | null): string | null {
+  const number = (text: string) => (/^\d+$/.test(text.trim()) ? Number(text) : null);
+  const known = number(newest || revision);
+  if (there !== null && known !== null && there > known) return String(there);
+  return newest || null;
 }
 
 function* lastImport(station: Station, reader: Reader): Generator<Report> {

@@ -1,4 +1,5 @@
 import type { Project } from '../../../model/project.js';
+import { CheckEngine, type Beside } from '../../engine.js';
 import { taggedPlant } from '../../../testing/random-edits.testing.js';
 import {
   added,
@@ -223,6 +224,23 @@ test('DOC 4: an import, or a partner of another project, older than its source',
   ]);
   expect(words(partner, 'DOC 4')).toContain('taken from revision 11 of North, which is at 12');
   expect(mended(partner, 'DOC 4')).toEqual([]);
+});
+
+test('DOC 4: a project beside this one is at a newer revision, typed or not, and as soon as that is known', () => {
+  const taken = (revision: string) =>
+    plant(['station', 'sc', 'takenFrom', { project: 'North', station: 'G', revision, newest: null }]);
+  const found = (project: Project, ...beside: Beside[]) =>
+    [...new CheckEngine(project, beside).findings.values()].filter(({ code }) => code === 'DOC 4');
+  const [finding] = found(taken('11'), { name: 'North', revision: 14 }, { name: 'South', revision: 20 });
+  expect(wordsOf(finding!)).toContain('taken from revision 11 of North, which is at 14');
+  expect(found(taken('14'), { name: 'North', revision: 14 })).toEqual([]);
+  expect(found(taken('as sent in May'), { name: 'North', revision: 14 })).toEqual([]);
+  // Of two projects of one name nobody knows which is meant.
+  expect(found(taken('11'), { name: 'North', revision: 14 }, { name: 'North', revision: 3 })).toEqual([]);
+  const engine = new CheckEngine(taken('11'));
+  engine.lookBeside([{ name: 'North', revision: 12 }]);
+  const told = engine.advance();
+  expect([...told.findings.values()].map((one) => one?.params.newest)).toEqual(['12']);
 });
 
 test('DIR 2: an entry on a tag that is for reading only', () => {
