@@ -6,6 +6,7 @@ import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
+import { editsFor } from './fix-finding';
 import { FixPreview } from './fix-preview';
 
 const Panel = styled.div`
@@ -38,7 +39,10 @@ export function FixGroup({ name, findings }: { name: string; findings: readonly 
 function Preview({ name, findings, onClose }: { name: string; findings: readonly Finding[]; onClose: () => void }) {
   const project = useStateOf((s) => s.project.project)!;
   const dispatch = useAppDispatch();
-  const { changes, fixed, left } = useMemo(() => fixAll(findings, project), [findings, project]);
+  const { changes, fixed, left } = useMemo(
+    () => fixAll(findings, project, (finding) => dispatch(editsFor(finding))),
+    [findings, project, dispatch],
+  );
   const count = (n: number) => `${n} ${n === 1 ? 'finding' : 'findings'}`;
   function take() {
     const refusal = dispatch(edit(`Fix ${count(fixed.length)} of ${name}`, changes));

@@ -14,7 +14,7 @@ export type ShownColumn = TagColumn | 'bound' | 'from';
 
 /** Which columns stand side by side: all of them would not fit. */
 export const COLUMN_SETS = {
-  places: ['name', 'type', 'place', 'asks', 'access', 'open', 'program', 'bound', 'comment'],
+  places: ['name', 'group', 'type', 'place', 'asks', 'access', 'open', 'program', 'bound', 'comment'],
   meaning: ['name', 'type', 'unit', 'scaling', 'polarity', 'signal', 'element', 'alias', 'comment'],
   use: ['name', 'access', 'lastWord', 'required', 'internal', 'notUsed', 'bound', 'from', 'comment'],
 } as const satisfies Record<string, readonly ShownColumn[]>;
@@ -28,6 +28,7 @@ export const SET_WORDS: Record<ColumnSet, string> = {
 
 const COLUMNS: Record<ShownColumn, Omit<GridColumn, 'id'>> = {
   name: { title: 'Tag', names: true, fills: 'series', track: 'minmax(170px, 1.4fr)' },
+  group: { title: 'Group', names: true, track: '100px' },
   type: { title: 'Type', track: '120px' },
   place: { title: 'Address', track: '110px' },
   asks: { title: 'Asks for', names: true, track: 'minmax(120px, 0.9fr)' },

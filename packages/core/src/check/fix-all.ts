@@ -1,9 +1,9 @@
 import { apply } from '../change/apply.js';
-import type { Change } from '../change/change.js';
+import type { Change, ChangeSet } from '../change/change.js';
 import { overlapsPaths } from '../change/overlap.js';
 import type { Project } from '../model/project.js';
 import type { Finding } from './finding.js';
-import { ruleOf } from './sentence.js';
+import { fixesOf } from './fixes-of.js';
 
 /** The proposed fixes of several findings as one step. */
 export interface FixedAll {
@@ -14,12 +14,19 @@ export interface FixedAll {
   left: Finding[];
 }
 
-/** Takes the first ready fix of each finding, one after the other; none of them twice at the same field. */
-export function fixAll(findings: readonly Finding[], project: Project): FixedAll {
+/**
+ * Takes the first ready fix of each finding, one after the other; none of them twice at the same field. `before` gives the
+ * edits that came before a finding, so that here, too, what was typed last gives way.
+ */
+export function fixAll(
+  findings: readonly Finding[],
+  project: Project,
+  before: (finding: Finding) => readonly ChangeSet[] = () => [],
+): FixedAll {
   const result: FixedAll = { changes: [], fixed: [], left: [] };
   let now = project;
   for (const finding of findings) {
-    const [fix] = ruleOf(finding.code).fixes?.(finding, now) ?? [];
+    const [fix] = fixesOf(finding, now, before(finding));
     const set = { id: 'fix', label: '', changes: fix?.changes ?? [] };
     const again = overlapsPaths(set, { id: 'before', label: '', changes: result.changes });
     const applied = fix && !again ? apply(now, set) : null;

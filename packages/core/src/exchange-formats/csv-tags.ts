@@ -17,6 +17,7 @@ import type { TextTable } from './text-table.js';
 export const TAG_HEADINGS: Record<TagColumnName, string> = {
   ...{
     name: 'Name',
+    group: 'Group',
     type: 'Type',
     place: 'Address',
     asks: 'Asks for',
@@ -31,6 +32,7 @@ export const TAG_HEADINGS: Record<TagColumnName, string> = {
 /** Words of headings, in several languages of the trade. */
 const KNOWN: Record<TagColumnName, RegExp> = {
   name: /^(tag|name|tag ?name|symbol|variable|var|point|signal ?name|bezeichner|variablenname|nom|étiquette|nombre)$/i,
+  group: /^(group|tag ?group|partner|device|connection|driver|gruppe|groupe|grupo)$/i,
   type: /^(type|data ?type|datatype|datentyp|typ|format|type de données|tipo)$/i,
   place: /^(address|addr|location|reference|at|adresse|direccion|dirección|offset)$/i,
   asks: /^(asks for|asks|register|plc address|controller address|item ?text|item|target|quelle|source)$/i,

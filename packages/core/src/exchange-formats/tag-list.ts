@@ -2,6 +2,7 @@ import { withPoint, type Decimal } from './decimal.js';
 
 /** What a file can say of a tag, besides its name. */
 export const TAG_FIELDS = [
+  'group',
   'type',
   'place',
   'asks',

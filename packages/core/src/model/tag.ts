@@ -39,6 +39,8 @@ export class Tag {
   @IsName() name!: string;
   @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
   @Nested(() => Place, { orTyped: true, nullable: true }) place!: Place | AsTyped | null;
+  /** of a list of several partners: the group in which its name stands for one thing; empty: that of the partner it is bound to */
+  @IsText() group?: string;
   /** what it asks another station for, as typed: an address there, a name or an item text */
   @IsText() asks?: string;
   @IsOptional() @IsIn(ACCESSES) access?: Access | null;

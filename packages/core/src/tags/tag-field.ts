@@ -38,7 +38,7 @@ export interface FieldContext {
 }
 
 /** Fields that take any text: there is nothing in them to be read. */
-const ANY_TEXT: ReadonlySet<TagField> = new Set(['asks', 'program', 'unit', 'alias', 'lastWord', 'comment']);
+const ANY_TEXT: ReadonlySet<TagField> = new Set(['group', 'asks', 'program', 'unit', 'alias', 'lastWord', 'comment']);
 export const takesAnyText = (field: TagField): boolean => ANY_TEXT.has(field);
 
 /** What the fields of a station's tags are read with. */

@@ -563,6 +563,8 @@ const TAGS: readonly Field[] = [
   ['tag', 'polarity', [null, 'true when active', 'true at rest'], /^tag/],
   ['tag', 'polarity', [null, 'true at rest'], /^tag/],
   ['tag', 'alias', ['', 'Duty']],
+  ['tag', 'group', ['', 'Press', 'Kiln']],
+  ['tag', 'lastWord', ['', 'the panel']],
   ['tag', 'alias', ['Left', ''], /^door/],
   ['tag', 'internal', [undefined, true]],
   ['tag', 'required', [undefined, true]],

@@ -111,6 +111,23 @@ test('what was brought out and is brought in again changes nothing, in every for
   }
 });
 
+test('a name is one within its group: a list with groups brings the same name once for each partner, and finds it again', () => {
+  const list = csv('Name;Group;Type\nSpeed;Press;INT\nSpeed;Kiln;REAL\nspeed;kiln;REAL\nSpeed;;INT\n');
+  const made = plan(smallPlant(), list);
+  expect(made.rows.map((r) => [r.what, r.problem])).toEqual([
+    ['added', null],
+    ['added', null],
+    ['not taken', 'it has the name of row 3'],
+    ['added', null],
+  ]);
+  const project = taken(smallPlant(), list);
+  const newer = csv('Name;Group;Type\nSpeed;Kiln;DINT\nSpeed;Press;INT\n');
+  expect(plan(project, newer).rows.map((r) => [r.what, r.differs])).toEqual([
+    ['changed', ['type: DINT, was REAL']],
+    ['unchanged', []],
+  ]);
+});
+
 test('structures of a file come with it; a type that nobody defined is told and kept as typed', () => {
   const text = 'TYPE Pump : STRUCT a : Nothing; END_STRUCT; END_TYPE VAR_GLOBAL P : Pump; END_VAR';
   const list = readIecText(text);

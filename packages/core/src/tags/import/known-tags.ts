@@ -1,7 +1,7 @@
 import type { Tag } from '../../model/tag.js';
 
 /**
- * A station's tags, found by name, each once. A newer file mostly keeps the order of the older one, so the tag after the
+ * A station's tags, found by name and group, each once. A newer file mostly keeps the order of the older one, so the tag after the
  * one just found is looked at first; the rest are put in order by name when the first is found elsewhere.
  */
 export class KnownTags {
@@ -11,14 +11,15 @@ export class KnownTags {
 
   constructor(
     private readonly tags: readonly Tag[],
-    private readonly keyOf: (name: string) => string,
+    private readonly keyOf: (name: string, group: string) => string,
   ) {
     this.found = new Uint8Array(tags.length);
   }
 
   /** The tag of this name; 'again' where it was found before. */
-  find(name: string): Tag | 'again' | undefined {
-    const at = this.tags[this.next]?.name === name ? this.next : this.named(name);
+  find(name: string, group: string): Tag | 'again' | undefined {
+    const next = this.tags[this.next];
+    const at = next?.name === name && (next.group ?? '') === group ? this.next : this.named(name, group);
     const tag = at === undefined ? undefined : this.tags[at];
     if (at === undefined || !tag) return undefined;
     if (this.found[at]) return 'again';
@@ -32,9 +33,9 @@ export class KnownTags {
     return this.tags.filter((_, i) => !this.found[i]);
   }
 
-  private named(name: string): number | undefined {
+  private named(name: string, group: string): number | undefined {
     if (this.tags.length === 0) return undefined;
-    this.byName ??= new Map(this.tags.map((tag, i) => [this.keyOf(tag.name), i]));
-    return this.byName.get(this.keyOf(name));
+    this.byName ??= new Map(this.tags.map((tag, i) => [this.keyOf(tag.name, tag.group ?? ''), i]));
+    return this.byName.get(this.keyOf(name, group));
   }
 }

@@ -78,7 +78,7 @@ export function planImport(
   /** told the rows that are done, of all */
   progress: (done: number, all: number) => void = () => undefined,
 ): ImportPlan {
-  const keyOf = keyRule(project, station);
+  const keyOf = groupedKeys(project, station, list);
   const known = new KnownTags(childrenOf(project, 'tag', station), keyOf);
   const made = structuresFrom(project, list.structures, newId);
   const context = rowContext(project, station, list, made.created);
@@ -87,14 +87,16 @@ export function planImport(
   const fresh = new Set<string>();
   const twice: number[] = [];
   const nameAt = list.columns.name ?? 0;
+  const groupAt = list.columns.group;
   list.rows.forEach((cells, i) => {
     if (i % STEP === 0 && list.rows.length > STEP) progress(i, list.rows.length);
     const name = (cells[nameAt] ?? '').trim();
-    const tag = name === '' ? undefined : known.find(name);
+    const group = groupAt === undefined ? '' : (cells[groupAt] ?? '').trim();
+    const tag = name === '' ? undefined : known.find(name, group);
     if (name === '') {
       becomes[i] = saysSomething(cells, context) ? NOT_TAKEN : EMPTY;
       if (becomes[i] === NOT_TAKEN) detailOf(details, i).problem = 'it has no name';
-    } else if (tag === 'again' || (tag === undefined && fresh.size === fresh.add(keyOf(name)).size)) {
+    } else if (tag === 'again' || (tag === undefined && fresh.size === fresh.add(keyOf(name, group)).size)) {
       becomes[i] = NOT_TAKEN;
       twice.push(i);
     } else if (tag === undefined) becomes[i] = ADDED;
@@ -181,6 +183,13 @@ export function keyRule(project: Reader, stationId: string): (name: string) => s
   return profile?.nameRule.caseMatters ? (name) => name : (name) => name.toLowerCase();
 }
 
+/** What tells one row from another: its name, and in a file that has groups its group, too. */
+function groupedKeys(project: Reader, station: string, list: TagList): (name: string, group: string) => string {
+  const keyOf = keyRule(project, station);
+  if (list.columns.group === undefined) return keyOf;
+  return (name, group) => (group === '' ? keyOf(name) : `${group.toLowerCase()}\n${keyOf(name)}`);
+}
+
 const FIELD_WORDS: Partial<Record<TagField, string>> = { place: 'address', open: 'to others' };
 
 const saysSomething = (cells: Cells, { fields }: RowContext) => fields.some(({ at }) => cells[at]?.trim());
@@ -189,17 +198,18 @@ const saysSomething = (cells: Cells, { fields }: RowContext) => fields.some(({ a
 function nameTwice(
   list: TagList,
   twice: readonly number[],
-  keyOf: (name: string) => string,
+  keyOf: (name: string, group: string) => string,
   details: Map<number, Detail>,
 ): void {
   if (twice.length === 0) return;
   const first = new Map<string, number>();
   list.rows.forEach((cells, i) => {
-    const key = keyOf(said(list, cells, 'name'));
+    const key = keyOf(said(list, cells, 'name'), said(list, cells, 'group'));
     if (!first.has(key)) first.set(key, list.lines[i]!);
   });
   for (const at of twice) {
-    const line = first.get(keyOf(said(list, list.rows[at]!, 'name')));
+    const cells = list.rows[at]!;
+    const line = first.get(keyOf(said(list, cells, 'name'), said(list, cells, 'group')));
     detailOf(details, at).problem = `it has the name of row ${line}`;
   }
 }

@@ -59,7 +59,7 @@ export const nameTwice: Rule = {
       for (const program of programs) {
         const names = tags.filter((tag) => (tag.program ?? '') === program).map((tag) => [tag.id, tag.name] as const);
         for (const [name, ids] of repeated(names, profile?.nameRule.caseMatters ?? false)) {
-          if (ofDifferentPartners(reader, ids)) continue;
+          if (inDifferentGroups(reader, ids)) continue;
           yield repeatedReport('tag', ids, { where: station.name, things: 'tags', name }, station.id);
         }
       }
@@ -85,10 +85,10 @@ export const nameTwice: Rule = {
   },
 };
 
-/** Whether each is asked of a partner of its own: a list has a group for each, and a name is one within its group. */
-function ofDifferentPartners(reader: Reader, tags: readonly string[]): boolean {
-  const partners = tags.map((tag) => partnerOf(reader, tag));
-  return partners.every((partner) => partner !== null) && new Set(partners).size === partners.length;
+/** Whether each is in a group of its own: a name is one within its group. Untyped, there is a group for each partner. */
+function inDifferentGroups(reader: Reader, tags: readonly string[]): boolean {
+  const groups = tags.map((tag) => reader.get('tag', tag)?.group?.trim().toLowerCase() || partnerOf(reader, tag));
+  return groups.every((group) => group !== null) && new Set(groups).size === groups.length;
 }
 
 /** The station that a tag is asked of, by the lanes that it is bound in; null where it is bound in none. */

@@ -89,6 +89,10 @@ test('NAM 2: a list has a group for each partner, and a name is one within its g
   expect(words(named, 'NAM 2')).toContain('2 tags are called Duty');
   const bound = edited(named, ['claim', 'ca', 'place', { area: 'tag3', view: 'tag', number: 0 }]);
   expect(codesOf(bound)).not.toContain('NAM 2');
+  // Before anything is bound a list says itself in which group a name stands.
+  const grouped = edited(named, ['tag', 'tag1', 'group', 'Press'], ['tag', 'tag3', 'group', 'Kiln']);
+  expect(codesOf(grouped)).not.toContain('NAM 2');
+  expect(words(edited(grouped, ['tag', 'tag3', 'group', 'press']), 'NAM 2')).toContain('2 tags are called Duty');
 });
 
 test('NAM 8: an item text with a group that is not there; the right text is the fix', () => {
