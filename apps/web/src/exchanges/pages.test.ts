@@ -26,8 +26,9 @@ test('a link to an end that is not shown brings it to the right', () => {
 test('choosing an end for one page; the one that stands on the other exchanges them', () => {
   const pages = pagesOf(ends, new URLSearchParams(), null)!;
   const after = (side: 'left' | 'right', end: string) => {
-    const search = withPage(new URLSearchParams('at=lane:l'), pages, side, end);
-    expect(search.get('at')).toBe('lane:l');
+    const search = withPage(new URLSearchParams('at=claim:of-b:type&zoom=l'), pages, side, end);
+    // A cell of the end that gives way would lead back to it.
+    expect([search.get('at'), search.get('zoom')]).toEqual([null, 'l']);
     return shown(search.toString());
   };
   expect(after('right', 'c')).toBe('ac');

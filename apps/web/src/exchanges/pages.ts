@@ -21,10 +21,14 @@ export function pagesOf(ends: readonly End[], search: URLSearchParams, linked: s
   return led && led !== left && led !== right ? { left, right: led } : { left, right };
 }
 
-/** The address bar for other pages. Choosing the end that stands on the other page exchanges the two. */
+/**
+ * The address bar for other pages. Choosing the end that stands on the other page exchanges the two. The cell that was
+ * named goes: it may be of the end that gives way, and would lead back to it.
+ */
 export function withPage(search: URLSearchParams, pages: Pages, side: 'left' | 'right', end: string): URLSearchParams {
   const next = new URLSearchParams(search);
   const [other, own] = side === 'left' ? (['right', pages.left] as const) : (['left', pages.right] as const);
+  next.delete('at');
   next.set(side, end);
   next.set(other, pages[other].id === end ? own.id : pages[other].id);
   return next;

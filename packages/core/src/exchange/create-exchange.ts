@@ -1,12 +1,11 @@
-import type { Port } from '../model/port.js';
-import type { Purpose } from '../model/words.js';
 import { apply } from '../change/apply.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { newEnd, newExchange } from '../model/create.js';
-import { childrenOf, inOrder, orderAfter } from '../model/order.js';
+import { inOrder, orderAfter } from '../model/order.js';
 import type { ExchangeKind } from '../model/words.js';
 import { rolesFor } from './kind-protocols.js';
+import { portFor } from './port-for.js';
 import { lanesFromLandings } from './remote-io.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import type { Project } from '../model/project.js';
@@ -36,7 +35,7 @@ export function createExchange(
     ...(wish.kind === 'coupler area' && couplers.length === 1 ? { via: couplers[0]!.id } : {}),
   };
   const ends = wish.stations.map((station, i) => {
-    const port = portFor(project, wish, station, wish.stations[1 - i]!);
+    const port = portFor(project, wish.kind, station, wish.stations[1 - i]!);
     return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
   const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];
@@ -48,26 +47,4 @@ export function createExchange(
     id: exchange.id,
     changes: [...changes, ...lanesFromLandings(project.with(begun.entities), exchange, newId)],
   };
-}
-
-/** Ports by what they are meant for, those first that suit this kind of exchange best. */
-const PURPOSES_FOR: Readonly<Partial<Record<ExchangeKind, readonly Purpose[]>>> = {
-  'service link': ['programming', 'general', 'panel', 'I/O'],
-  'tag map': ['panel', 'general', 'I/O', 'programming'],
-  'coupler area': ['I/O', 'general', 'panel', 'programming'],
-  'remote I/O': ['I/O', 'general', 'panel', 'programming'],
-};
-const USUAL: readonly Purpose[] = ['general', 'I/O', 'panel', 'programming'];
-
-/** The port on a network that the other is on, too, and meant for this; else the first that is enabled. */
-function portFor(project: Project, { kind }: ExchangeWish, station: string, other: string): string | null {
-  const ports = childrenOf(project, 'port', station);
-  const there = new Set(childrenOf(project, 'port', other).flatMap(({ network }) => network ?? []));
-  const wanted = PURPOSES_FOR[kind] ?? USUAL;
-  const rank = (port: Port): number =>
-    (port.network && there.has(port.network) ? 0 : 100) +
-    (port.enabled ? 0 : 50) +
-    (port.network ? 0 : 20) +
-    wanted.indexOf(port.purpose);
-  return [...ports].sort((a, b) => rank(a) - rank(b))[0]?.id ?? null;
 }

@@ -1,3 +1,4 @@
+import { set } from '../change/make.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied } from '../testing/two-stations.testing.js';
@@ -88,11 +89,14 @@ test('what is told is kept as it was typed, also where it is no address', () => 
   expect(after(edit.changes).get('end', 'ea')!.told.eb!.address).toBe('over there');
 });
 
-test('one more end takes the first port of its station and listens', () => {
+test('one more end takes the port of its station that suits best, and does what the second does', () => {
   const { id, changes } = addEnd(start, 'x', 'sc', () => 'more');
   expect(after(changes).get('end', id)).toMatchObject({
     ...{ id: 'more', exchange: 'x', station: 'sc', port: 'portc', calling: 'listens', told: {} },
   });
+  // Of shared variables it is one more that takes, and so it calls.
+  const shared = after([set('exchange', start.get('exchange', 'x')!, ['kind'], 'shared variables')]);
+  expect(after(addEnd(shared, 'x', 'sc', () => 'more').changes, shared).get('end', 'more')!.calling).toBe('calls');
   const { changes: bare } = addEnd(start, 'x', 'sd', () => 'more');
   expect(after(bare).get('end', 'more')).toMatchObject({ station: 'sd', port: null });
 });

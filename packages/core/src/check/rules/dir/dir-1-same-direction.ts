@@ -1,5 +1,6 @@
 import { set } from '../../../change/make.js';
 import type { Side } from '../../../lane/side.js';
+import { isOwnIo } from '../../../lane/own-io.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 
@@ -77,10 +78,14 @@ export const sameDirection: Rule = {
   fixes(finding, reader) {
     const other = finding.params.verb === 'write' ? 'reads' : 'writes';
     if (finding.message === 'never') {
-      return finding.cells.map((cell, i) => {
+      const first = reader.get('claim', finding.cells[0]!.id)!;
+      const exchange = reader.get('exchange', reader.get('end', first.end)!.exchange)!;
+      // What is the stations' own I/O goes one way: that both go both ways is no way out.
+      const ways = finding.cells.filter((_, i) => i > 0 || !isOwnIo(exchange));
+      return ways.map((cell) => {
         const claim = reader.get('claim', cell.id)!;
         const station = reader.get('station', reader.get('end', claim.end)!.station)!;
-        const value = i === 0 ? 'both' : finding.params.only!;
+        const value = cell === finding.cells[0] ? 'both' : finding.params.only!;
         const label = `${station.name}: ${value === 'both' ? 'reads and writes' : value}`;
         return { label, changes: [set('claim', claim, ['direction'], value)] };
       });

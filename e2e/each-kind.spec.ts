@@ -1,0 +1,164 @@
+import type { Page } from '@playwright/test';
+import { expect, expectTally, test } from './app';
+import {
+  beginExchange,
+  beginProject,
+  openStation,
+  typeBelow,
+  typeField,
+  typeLane,
+  typeRow,
+  typeStation,
+} from './typing';
+
+const WORDS = { roles: 'controller', profile: 'Controller with byte images and word memory' };
+const REGISTERS = { roles: 'controller', profile: 'Controller with registers, low register first' };
+const lan = (last: number, network = 'LAN', middle = 0) => ({ Network: network, Address: `10.1.${middle}.${last}/24` });
+const MEMORY = { Memory: { Words: '1000' } };
+const IMAGES = {
+  In: { Kind: 'input image', Words: '64' },
+  Out: { Kind: 'output image', Words: '64' },
+};
+
+/** What is typed in correctly has no finding at all, and each lane of each exchange agrees. */
+async function expectRight(page: Page, lanes: number): Promise<void> {
+  await expectTally(page, 0, 0);
+  await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
+  const words = lanes === 1 ? '1 of 1 lane agreed' : `${lanes} of ${lanes} lanes agreed`;
+  await expect(page.getByRole('main')).toContainText(words);
+  await expect(page.getByRole('main')).not.toContainText('unchecked');
+}
+
+/** What becomes of it when the link is lost, and by which lane its source sees that it stands. */
+async function decideLoss(page: Page, watchedBy: string): Promise<void> {
+  await page.getByRole('button', { name: 'How it runs' }).press('Enter');
+  await typeField(page, 'On a lost link the sinks', 'go to zero');
+  await typeField(page, 'The source’s program', 'is told by a status');
+  await typeField(page, 'When it is back, outputs', 'wait for a release');
+  await typeField(page, 'Watched by', watchedBy);
+}
+
+test('typed correctly from nothing: a peer connection between ends of another order of registers', async ({
+  page,
+  app,
+}) => {
+  await beginProject(page, app.url, 'Peer');
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
+  await typeStation(page, 'Kiln', { ...REGISTERS, port: lan(2), areas: { Registers: { Words: '1000' } } });
+  await beginExchange(page, 'Duty', 'peer connection', 'Press', 'Kiln');
+  await typeField(page, 'Press was told the address', '10.1.0.2');
+  await typeField(page, 'Swap of everything at Kiln', 'registers swapped');
+  await typeLane(page, ['Setpoint', 'w', '', '%MW100', '4', 'REAL x2'], ['SP', 'r', '', 'w200', '4', 'REAL x2']);
+  await typeBelow(page, 0, 4, 'w200');
+  await expectRight(page, 1);
+});
+
+test('typed correctly from nothing: one variable to two takers', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Shared');
+  for (const [i, name] of ['Press', 'Kiln', 'Oven'].entries()) {
+    await typeStation(page, name, { ...WORDS, port: lan(i + 1), areas: MEMORY });
+  }
+  await beginExchange(page, 'Speeds', 'shared variables', 'Press', 'Kiln');
+  await typeField(page, 'Kiln was told the address', '10.1.0.1');
+  await page.getByRole('button', { name: 'Settings' }).press('Enter');
+  await typeField(page, 'Another end', 'Oven');
+  await typeLane(page, ['Speed', 'w', '', '%MW100', '2', 'REAL'], ['Speed', 'r', '', '%MW40', '2', 'REAL']);
+  await typeField(page, 'Station of the right page', 'Oven');
+  await typeField(page, 'Oven was told the address', '10.1.0.1');
+  await decideLoss(page, 'Speed');
+  await expectRight(page, 1);
+});
+
+test('typed correctly from nothing: a coupler with a slot each way', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Coupled');
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1, 'LAN A'), areas: IMAGES });
+  await typeStation(page, 'Kiln', { ...WORDS, port: lan(1, 'LAN B', 8), areas: IMAGES });
+  const link = { ...lan(9, 'LAN A'), 'Device name': 'link-a' };
+  await typeStation(page, 'Link', { roles: 'coupler', profile: 'Coupler', port: link });
+  await typeRow(page, 'Ports', null, { Port: 'Second' });
+  await typeRow(page, 'Ports', 'Second', { ...lan(9, 'LAN B', 8), 'Device name': 'link-b' });
+  await beginExchange(page, 'Doors', 'coupler area', 'Press', 'Kiln');
+  await typeField(page, 'Press was told the device name', 'link-a');
+  await typeField(page, 'Kiln was told the device name', 'link-b');
+  await typeLane(page, ['Open', 'w', '', '%QB0', '4', 'BYTE x4'], ['Open', 'r', '', '%IB10', '4', 'BYTE x4']);
+  await typeLane(page, ['Shut', 'r', '', '%IB0', '2', 'BYTE x2'], ['Shut', 'w', '', '%QB10', '2', 'BYTE x2']);
+  for (const [lane, slot] of ['1', '2'].entries()) {
+    await typeBelow(page, lane, 1, slot);
+    await typeBelow(page, lane, 8, slot);
+  }
+  await decideLoss(page, 'Shut');
+  await expectRight(page, 2);
+});
+
+test('typed correctly from nothing: a gateway memory, in by one and out by another', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Handed on');
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
+  await typeStation(page, 'Kiln', { ...WORDS, port: lan(2), areas: MEMORY });
+  const window = { Window: { Words: '500' } };
+  await typeStation(page, 'Gate', { roles: 'gateway', profile: 'Memory gateway', port: lan(3), areas: window });
+  await beginExchange(page, 'In', 'gateway memory', 'Press', 'Gate');
+  await typeField(page, 'Press was told the address', '10.1.0.3');
+  await typeLane(page, ['Weight', 'w', '', '%MW100', '2', 'REAL'], ['Weight', 'r', '', '%MW0', '2', 'REAL']);
+  await typeBelow(page, 0, 4, '%MW0');
+  await beginExchange(page, 'Out', 'gateway memory', 'Kiln', 'Gate');
+  await typeField(page, 'Kiln was told the address', '10.1.0.3');
+  await typeLane(page, ['Weight', 'r', '', '%MW20', '2', 'REAL'], ['Weight', 'w', '', '%MW0', '2', 'REAL']);
+  await typeBelow(page, 0, 4, '%MW0');
+  await expectRight(page, 2);
+});
+
+test('typed correctly from nothing: a panel that shows one value and sets another', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Shown');
+  const memory = { Memory: { Words: '1000', 'Who has the last word': 'the panel' } };
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: memory });
+  await typeStation(page, 'Panel', { roles: 'operator panel', profile: 'Operator panel', port: lan(2) });
+  await page.getByRole('link', { name: 'Tags', exact: true }).press('Enter');
+  await page
+    .getByRole('gridcell', { name: /Panel$/ })
+    .first()
+    .click();
+  await typeRow(page, 'Tags of Panel', null, { Tag: 'Level' });
+  await typeRow(page, 'Tags of Panel', 'Level', { Type: 'REAL', 'Asks for': '%MW100', Access: 'read' });
+  await typeRow(page, 'Tags of Panel', null, { Tag: 'Limit' });
+  await typeRow(page, 'Tags of Panel', 'Limit', { Type: 'INT', 'Asks for': '%MW102', Access: 'read and set' });
+  await beginExchange(page, 'Screens', 'tag map', 'Panel', 'Press');
+  await typeField(page, 'Panel was told the address', '10.1.0.1');
+  await typeLane(page, ['Level', 'r', '', 'Level', '2', 'REAL'], ['Level', 'w', '', '%MW100', '2', 'REAL']);
+  await typeLane(page, ['Limit', 'b', '', 'Limit', '1', 'INT'], ['Limit', 'b', '', '%MW102', '1', 'INT']);
+  await typeBelow(page, 0, 4, '%MW100');
+  await typeBelow(page, 1, 4, '%MW102');
+  await expectRight(page, 2);
+});
+
+test('typed correctly from nothing: a remote rack and what its owner says of it', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Rack');
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: IMAGES });
+  const port = { ...lan(2), 'Device name': 'head-1' };
+  await typeStation(page, 'Head', { roles: 'remote I/O head', profile: 'Remote I/O head', port });
+  await page.getByRole('button', { name: /^Add a rack/ }).press('Enter');
+  const slots = page.getByRole('grid', { name: 'Slots of Rack' });
+  for (const [slot, name] of ['Head', 'Digital input', 'Digital output'].entries()) {
+    await slots.locator(`[data-id="new ${slot}"] [data-column="2"]`).click();
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+  }
+  await typeRow(page, 'Slots of Rack', 'Digital input', { In: '2' });
+  await typeRow(page, 'Slots of Rack', 'Digital output', { Out: '2' });
+  await openStation(page, 'Press');
+  for (const slot of ['Head 1', 'Head 2']) await typeRow(page, 'Landings', null, { Module: slot });
+  await typeRow(page, 'Landings', 'Head slot 1, Digital input', { 'In lands at': '%IB0' });
+  await typeRow(page, 'Landings', 'Head slot 2, Digital output', { 'Out lands at': '%QB0' });
+  await beginExchange(page, 'Rack', 'remote I/O', 'Press', 'Head');
+  await typeField(page, 'Press was told the device name', 'head-1');
+  await decideLoss(page, 'Digital input');
+  await expectRight(page, 2);
+});
+
+test('typed correctly from nothing: a service link', async ({ page, app }) => {
+  await beginProject(page, app.url, 'Programmed');
+  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
+  await typeStation(page, 'Laptop', { roles: 'workstation', profile: 'Workstation', port: lan(8) });
+  await beginExchange(page, 'Programming', 'service link', 'Laptop', 'Press');
+  await typeRow(page, /tools were told|Programming/, 'Laptop', { Address: '10.1.0.1' });
+  await expectTally(page, 0, 0);
+});
