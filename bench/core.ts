@@ -19,6 +19,7 @@ export function coreRows(file: string): Row[] {
     const full = timed(() => {
       project = Project.of(entities);
       engine = new CheckEngine(project);
+      engine.ready();
     });
     return { parse, full };
   });

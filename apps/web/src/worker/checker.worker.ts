@@ -80,8 +80,11 @@ const checker = {
   open(bytes: ArrayBuffer): Checked {
     project = projectFromBytes(bytes).project;
     engine = new CheckEngine(project);
-    // The names are made ready for the find box once the page has its answer.
-    setTimeout(() => checker.find('ready'), 0);
+    // The first edit and the find box are made ready for once the page has its answer.
+    setTimeout(() => {
+      engine?.ready();
+      checker.find('ready');
+    }, 0);
     return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) });
   },
   edit(set: ChangeSet): Checked {

@@ -4,13 +4,13 @@ import { compareLane, type Verdict } from '../lane/compare.js';
 import { Occupancy, sharedSpan, type Use } from '../lane/occupancy.js';
 import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
 import { PROJECT_ID, type Kind } from '../model/kinds.js';
-import type { EntityChange, Project } from '../model/project.js';
+import { listKey, type EntityChange, type Project } from '../model/project.js';
 import { listsOf } from '../model/references.js';
 import { RULES } from './catalogue.js';
 import type { Finding } from './finding.js';
 import { FindingsInForce } from './findings-in-force.js';
 import { Readers } from './readers.js';
-import { listKey, RecordingReader } from './recording-reader.js';
+import { RecordingReader } from './recording-reader.js';
 import type { Context, Handover, Report, Rule, Scope, Subjects } from './rule.js';
 
 /** What is shown of a lane beside its findings. */
@@ -102,6 +102,8 @@ export class CheckEngine {
   private readonly units = new Map<string, Unit>();
   /** by what was read; most things are read by one unit only, which then stands for itself */
   private readonly readers = new Readers<Unit>();
+  /** units of the full check whose reads are not in there yet: they are needed at the first edit, and not before */
+  private unindexed: Unit[] | null = [];
   private readonly lanes = new Map<string, LaneResult>();
   /** of a lane, a copy or a landing: the ids of its uses */
   private readonly usesOf = new Map<string, string[]>();
@@ -160,8 +162,19 @@ export class CheckEngine {
     return this.advance();
   }
 
+  /**
+   * Makes ready for the first edit, which else does this itself: who has read what is put in order. Who only wants to know
+   * what a project has for findings need not wait for it.
+   */
+  ready(): void {
+    const units = this.unindexed ?? [];
+    this.unindexed = null;
+    for (const unit of units) for (const read of unit.reads) this.readers.add(read, unit);
+  }
+
   /** Takes in what is now known of the projects beside this one; what looked at one that changed waits. */
   lookBeside(beside: readonly Beside[]): void {
+    this.ready();
     const next = byName(beside);
     for (const name of new Set([...this.beside.keys(), ...next.keys()])) {
       if (this.beside.get(name) !== next.get(name)) this.staleBy(besideKey(name));
@@ -171,6 +184,7 @@ export class CheckEngine {
 
   /** Takes in edits: what they made stale waits, before what waited already. */
   edit(project: Project, edits: readonly EntityChange[]): void {
+    this.ready();
     this.project = project;
     const waiting = [...this.staleLanes];
     this.staleLanes.clear();
@@ -367,12 +381,14 @@ export class CheckEngine {
     const old = this.units.get(key);
     if (old) this.forget(old);
     this.units.set(key, unit);
-    for (const read of unit.reads) this.readers.add(read, unit);
+    if (this.unindexed) this.unindexed.push(unit);
+    else for (const read of unit.reads) this.readers.add(read, unit);
     for (const finding of unit.findings) this.found.add(finding);
     this.found.settle(this.change.findings);
   }
 
   private forget(unit: Unit): void {
+    this.ready();
     for (const read of unit.reads) this.readers.remove(read, unit);
     for (const finding of unit.findings) this.found.drop(finding);
   }

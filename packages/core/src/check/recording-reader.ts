@@ -1,8 +1,5 @@
 import type { EntityOf, Kind } from '../model/kinds.js';
-import type { Reader } from '../model/project.js';
-
-/** The name of a list of referrers, as a dependency. */
-export const listKey = (kind: Kind, id: string) => `${kind}>${id}`;
+import { listKey, type Project, type Reader } from '../model/project.js';
 
 /**
  * A reader that writes down what was read: that is what a check depends on, so that nobody has to say by hand which
@@ -11,7 +8,7 @@ export const listKey = (kind: Kind, id: string) => `${kind}>${id}`;
 export class RecordingReader implements Reader {
   private readonly seen = new Set<string>();
 
-  constructor(private readonly source: Reader) {}
+  constructor(private readonly source: Project) {}
 
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined {
     this.seen.add(id);
@@ -19,8 +16,9 @@ export class RecordingReader implements Reader {
   }
 
   referrers(kind: Kind, id: string): readonly string[] {
-    this.seen.add(listKey(kind, id));
-    return this.source.referrers(kind, id);
+    const key = listKey(kind, id);
+    this.seen.add(key);
+    return this.source.listed(key);
   }
 
   /** Something that is not an entity: the occupancy of an area, all entities of a kind. */

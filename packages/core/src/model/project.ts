@@ -24,7 +24,8 @@ export interface Reader {
 }
 
 const NONE: readonly string[] = [];
-const referrerKey = (kind: Kind, id: string) => `${kind}>${id}`;
+/** The name of the list of those of a kind that refer to an id. */
+export const listKey = (kind: Kind, id: string) => `${kind}>${id}`;
 
 /** A whole project: immutable; `with` gives the next one. */
 export class Project implements Reader {
@@ -44,7 +45,7 @@ export class Project implements Reader {
       tables[kind] = Table.from(list.map((entity) => [entity.id, entity] as const));
       for (const entity of list) {
         for (const id of new Set(listsOf(kind, entity))) {
-          const key = referrerKey(kind, id);
+          const key = listKey(kind, id);
           const known = references.get(key);
           if (known) known.push(entity.id);
           else references.set(key, [entity.id]);
@@ -63,7 +64,12 @@ export class Project implements Reader {
   }
 
   referrers(kind: Kind, id: string): readonly string[] {
-    return this.references.get(referrerKey(kind, id)) ?? NONE;
+    return this.listed(listKey(kind, id));
+  }
+
+  /** The same by the name of the list. */
+  listed(key: string): readonly string[] {
+    return this.references.get(key) ?? NONE;
   }
 
   all<K extends Kind>(kind: K): IterableIterator<EntityOf[K]> {
@@ -87,8 +93,8 @@ export class Project implements Reader {
       const entries = perKind.get(kind) ?? [];
       entries.push([id, after]);
       perKind.set(kind, entries);
-      for (const target of before ? listsOf(kind, before) : []) list(referrerKey(kind, target)).delete(id);
-      for (const target of after ? listsOf(kind, after) : []) list(referrerKey(kind, target)).add(id);
+      for (const target of before ? listsOf(kind, before) : []) list(listKey(kind, target)).delete(id);
+      for (const target of after ? listsOf(kind, after) : []) list(listKey(kind, target)).add(id);
     }
     const tables = { ...this.tables };
     for (const [kind, entries] of perKind) tables[kind] = tables[kind].with(entries);

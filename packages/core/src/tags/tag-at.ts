@@ -9,6 +9,7 @@ import { UNITS } from '../model/words.js';
 
 /** The tags of a station's list that begin at the very bit of an area where this place is, in whatever notation. */
 export function tagsAt(reader: Reader, memory: Memory, { row, linear }: Located): Tag[] {
+  if (reader.referrers('tag', memory.station.id).length === 0) return [];
   const bit = areaBit(row, linear);
   const ids = new Set<string>();
   for (const [, view] of memory.views) {

@@ -5,6 +5,7 @@ import { memoriesOf, memoryOf } from '../../../address/memory.js';
 import type { Side } from '../../../lane/side.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Exchange } from '../../../model/exchange.js';
+import type { End } from '../../../model/end.js';
 import type { Lane } from '../../../model/lane.js';
 import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
@@ -115,7 +116,9 @@ export const readOnly: Rule = {
     },
     *exchange(exchange, context) {
       const caused: Caused[] = [];
+      const tables = childrenOf(context.reader, 'end', exchange.id).some((end) => hasReadOnly(context.reader, end));
       for (const lane of childrenOf(context.reader, 'lane', exchange.id)) {
+        if (!tables && !byReadOnlyTag(context.reader, lane)) continue;
         const about = { exchange, lane, sides: sidesOf(context.reader, lane, exchange) };
         caused.push(...readOnlyTags(context, about), ...readOnlyTables(context, about));
       }
@@ -258,6 +261,15 @@ interface Asked {
   text: string;
   told: boolean;
 }
+
+/** Whether there is anything at a station that others may only read; most have nothing, and need not be looked at. */
+const hasReadOnly = (reader: Reader, { station }: End): boolean =>
+  memoriesOf(reader, station).some(({ views }) =>
+    views.some(([, view]) => view.access === 'read' || view.table !== undefined),
+  );
+
+const byReadOnlyTag = (reader: Reader, lane: Lane): boolean =>
+  childrenOf(reader, 'claim', lane.id).some((claim) => tagOf(reader, claim)?.access === 'read');
 
 const hasTables = (reader: Reader, station: string): boolean =>
   memoriesOf(reader, station).some(({ views }) => views.some(([, view]) => view.table !== undefined));

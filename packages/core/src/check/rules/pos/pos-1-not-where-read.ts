@@ -1,13 +1,9 @@
 import { formatAddress } from '../../../address/format-address.js';
 import { memoryOf } from '../../../address/memory.js';
 import { set } from '../../../change/make.js';
-import { referenceOf } from '../../../lane/compare.js';
-import { namedTag } from '../../../lane/named-tag.js';
-import { mirrorDifference, toldBeside, tellsPlace, toldDifference, unitFactor } from '../../../lane/told-place.js';
-import { sidesOf } from '../../../lane/sides-of.js';
+import { toldBeside, unitFactor } from '../../../lane/told-place.js';
 import type { Side } from '../../../lane/side.js';
 import { readable } from '../../../model/as-typed.js';
-import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
 import { tagOf } from '../../../tags/open-of.js';
@@ -23,7 +19,6 @@ const TOLD: Message = {
   remedy: 'Type the place that {b} states, or move it there.',
 };
 
-/** Run for the exchange, since a shift of all its references is one finding of another rule. */
 export const notWhereRead: Rule = {
   meta: {
     code: 'POS 1',
@@ -47,46 +42,34 @@ export const notWhereRead: Rule = {
     },
   },
   on: {
-    *exchange(exchange, context) {
-      const protocol = protocolOf(exchange);
-      const places = protocol.places(exchange.transfer);
-      for (const lane of childrenOf(context.reader, 'lane', exchange.id)) {
-        const sides = sidesOf(context.reader, lane, exchange);
-        const [a, b] = sides;
-        if (places === 'same' && a && b && mirrorDifference(a, b)) {
-          yield laneReport(
-            context,
-            { lane, exchange },
-            {
-              message: 'same',
-              label: 'another place',
-              sides: [a, b],
-              cells: [claimCell(a, 'place'), claimCell(b, 'place')],
-              params: { protocol: protocol.name },
-            },
-          );
+    *lane(comparison, context) {
+      const told = new Set<string>();
+      for (const difference of comparison.differences) {
+        if (difference.code !== 'POS 1') continue;
+        const { left: caller, right: other, how } = difference;
+        if (how === 'same') {
+          yield laneReport(context, comparison, {
+            message: 'same',
+            label: 'another place',
+            sides: [caller, other],
+            cells: [claimCell(caller, 'place'), claimCell(other, 'place')],
+            params: { protocol: protocolOf(comparison.exchange).name },
+          });
+          continue;
         }
-        for (const caller of sides.filter((side) => tellsPlace(exchange, lane, side))) {
-          // The partner with which the verdict compares it.
-          const reference = referenceOf(sides);
-          const other = reference === caller ? sides.find((s) => s !== caller) : reference;
-          if (other && namedTag(context.reader, exchange, lane, caller, other)) continue;
-          const difference = other && toldDifference(context.reader, caller, other);
-          if (!other || !difference || typeof difference === 'string') continue;
-          const told = caller.claim.toldPlace!.trim();
-          const factor = factorOf(context.reader, told, other);
-          yield laneReport(
-            context,
-            { lane, exchange },
-            {
-              message: factor === null ? 'told' : 'factor',
-              label: factor === null ? 'another place' : `place ×${factor}`,
-              sides: [caller, other],
-              cells: [claimCell(caller, 'toldPlace'), claimCell(other, 'place'), ...listed(context.reader, other)],
-              params: { told, factor: String(factor ?? '') },
-            },
-          );
-        }
+        // Of several partners that have it elsewhere than one end says, the first is named.
+        if (told.has(caller.claim.id)) continue;
+        const text = caller.claim.toldPlace!.trim();
+        const factor = factorOf(context.reader, text, other);
+        yield laneReport(context, comparison, {
+          message: factor === null ? 'told' : 'factor',
+          label: factor === null ? 'another place' : `place ×${factor}`,
+          sides: [caller, other],
+          cells: [claimCell(caller, 'toldPlace'), claimCell(other, 'place'), ...listed(context.reader, other)],
+          params: { told: text, factor: String(factor ?? '') },
+          subjects: told.size === 0 ? [] : [caller.claim.id],
+        });
+        told.add(caller.claim.id);
       }
     },
   },
