@@ -33,9 +33,8 @@ const common = {
   },
   transformIgnorePatterns: [`/node_modules/(?!(${ES_ONLY.join('|')}))`],
   moduleNameMapper: {
-    '^@dialoga/core$': '<rootDir>/packages/core/src/index.ts',
-    '^@dialoga/core/entry$': '<rootDir>/packages/core/src/entry.ts',
     '^@dialoga/core/schema$': '<rootDir>/packages/core/src/file/schema.ts',
+    '^@dialoga/core/(\\w+)$': '<rootDir>/packages/core/src/$1/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
 };

@@ -1,4 +1,5 @@
-import { Project, writeProject } from '@dialoga/core';
+import { writeProject } from '@dialoga/core/file';
+import { Project } from '@dialoga/core/model';
 import { browserRows } from './browser.js';
 import { coreRows } from './core.js';
 import { generate } from './generate.js';

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { Project, writeProject } from '@dialoga/core';
+import { writeProject } from '@dialoga/core/file';
+import { Project } from '@dialoga/core/model';
 import { middle, type Row } from './row.js';
 import { importProject, type Server } from './server-process.js';
 

@@ -1,5 +1,9 @@
-import { apply, CheckEngine, follow, Occupancy, Project, set, tallyOf, type Use } from '@dialoga/core';
-import type { Change } from '@dialoga/core';
+import { apply, set } from '@dialoga/core/change';
+import { CheckEngine, tallyOf } from '@dialoga/core/check';
+import { follow } from '@dialoga/core/follow';
+import { Occupancy, type Use } from '@dialoga/core/lane';
+import { Project } from '@dialoga/core/model';
+import type { Change } from '@dialoga/core/change';
 import { entitiesIn } from './opened.js';
 import { middle, timed, type Row } from './row.js';
 

@@ -1,4 +1,4 @@
-import type { Landing, Module, Network, Port, Rack } from '@dialoga/core';
+import type { Landing, Module, Network, Port, Rack } from '@dialoga/core/model';
 
 /** Racks, modules and landings of all stations, and serial lines of twenty units each: what stands beside the exchanges. */
 export interface GeneratedHardware {

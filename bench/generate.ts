@@ -11,7 +11,7 @@ import {
   type Port,
   type Profile,
   type Station,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
 import { generateHardware } from './generate-hardware.js';
 
 /** A sequence of numbers that is the same at every run. */

@@ -1,4 +1,5 @@
-import { KINDS, Project, SECTION_OF, type Entity, type Kind } from '@dialoga/core';
+import { SECTION_OF } from '@dialoga/core/file';
+import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
 
 /** The entities of a project's file, parsed anew, so that nothing worked out before is kept. */
 export function entitiesIn(file: string): Partial<Record<Kind, Entity[]>> {

@@ -1,4 +1,6 @@
-import { findRoutes, newNetwork, newPort, newStation, Project, reachOf } from '@dialoga/core';
+import { newNetwork, newPort, newStation } from '@dialoga/core/create';
+import { Project } from '@dialoga/core/model';
+import { findRoutes, reachOf } from '@dialoga/core/route';
 import { middle, timed, type Row } from './row.js';
 
 const [STATIONS, NETWORKS, ROUTERS] = [200, 60, 70];

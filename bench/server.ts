@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { apply, diff, KINDS, Project, SECTION_OF, type ChangeSet, type Entity, type Kind } from '@dialoga/core';
+import { apply, diff, type ChangeSet } from '@dialoga/core/change';
+import { SECTION_OF } from '@dialoga/core/file';
+import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
 import { middle, type Row } from './row.js';
 import { importProject, json, startServer, stop, type Server } from './server-process.js';
 

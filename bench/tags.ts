@@ -1,21 +1,10 @@
 import Papa from 'papaparse';
-import {
-  apply,
-  BECOMES,
-  importChanges,
-  matchNames,
-  planImport,
-  pollPlan,
-  Project,
-  readTable,
-  tableTags,
-  understandTable,
-  type Area,
-  type Profile,
-  type Station,
-  writeProject,
-  type TagList,
-} from '@dialoga/core';
+import { apply } from '@dialoga/core/change';
+import { writeProject } from '@dialoga/core/file';
+import { readTable, tableTags, understandTable, type TagList } from '@dialoga/core/formats';
+import { Project, type Area, type Profile, type Station } from '@dialoga/core/model';
+import { BECOMES, importChanges, matchNames, planImport } from '@dialoga/core/tags';
+import { pollPlan } from '@dialoga/core/time';
 import { opened } from './opened.js';
 import { middle, timed, type Row } from './row.js';
 

@@ -1,15 +1,8 @@
-import {
-  attachmentsOf,
-  copiesOf,
-  ledgerOf,
-  listRows,
-  planList,
-  Project,
-  readTable,
-  recogniseColumns,
-  type Entity,
-  type Kind,
-} from '@dialoga/core';
+import { readTable } from '@dialoga/core/formats';
+import { listRows, planList, recogniseColumns } from '@dialoga/core/hardware';
+import { Project, type Entity, type Kind } from '@dialoga/core/model';
+import { copiesOf } from '@dialoga/core/told';
+import { attachmentsOf, ledgerOf } from '@dialoga/core/wiring';
 import Papa from 'papaparse';
 import { middle, timed, type Row } from './row.js';
 

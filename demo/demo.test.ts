@@ -1,29 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  apply,
-  CheckEngine,
-  childrenOf,
-  decimalOf,
-  diff,
-  inOrderOfWork,
-  plain,
-  BECOMES,
-  planImport,
-  type ImportPlan,
-  readIecText,
-  readPlcopen,
-  readTable,
-  ruleOf,
-  set,
-  tableTags,
-  textOf,
-  understandTable,
-  writeProject,
-  type Finding,
-  type Port,
-  type Project,
-} from '@dialoga/core';
+import { apply, diff, set } from '@dialoga/core/change';
+import { CheckEngine, inOrderOfWork, plain, ruleOf, textOf } from '@dialoga/core/check';
+import { writeProject } from '@dialoga/core/file';
+import type { Finding } from '@dialoga/core/finding';
+import { decimalOf, readIecText, readPlcopen, readTable, tableTags, understandTable } from '@dialoga/core/formats';
+import { childrenOf, type Port, type Project } from '@dialoga/core/model';
+import { BECOMES, planImport, type ImportPlan } from '@dialoga/core/tags';
 import { readProject } from '@dialoga/core/entry';
 import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';

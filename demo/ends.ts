@@ -1,4 +1,4 @@
-import type { End } from '@dialoga/core';
+import type { End } from '@dialoga/core/model';
 
 /** One station's end of an exchange. */
 export const end = (

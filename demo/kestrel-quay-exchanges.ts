@@ -1,4 +1,4 @@
-import type { Area, Claim, End, Exchange, Lane, MemoryCopy, OnLoss, Place } from '@dialoga/core';
+import type { Area, Claim, End, Exchange, Lane, MemoryCopy, OnLoss, Place } from '@dialoga/core/model';
 import { end, told } from './ends.js';
 
 const SAFE: OnLoss = { sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' };

@@ -1,4 +1,4 @@
-import type { Area, Claim, End, Exchange, Lane, View } from '@dialoga/core';
+import type { Area, Claim, End, Exchange, Lane, View } from '@dialoga/core/model';
 import { end, told } from './ends.js';
 
 /** Weather and hatches by radio into the registers of the base, and from there to the plant over its line. */

@@ -1,4 +1,4 @@
-import type { Expectation, HelperObject, Route } from '@dialoga/core';
+import type { Expectation, HelperObject, Route } from '@dialoga/core/model';
 
 const LAN = 'Plant LAN';
 const TO_PLANT = `${LAN} > 10.48.10.11`;

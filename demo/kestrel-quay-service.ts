@@ -1,4 +1,4 @@
-import { IN_TAG, type Claim, type End, type Exchange, type Lane, type Tag } from '@dialoga/core';
+import { IN_TAG, type Claim, type End, type Exchange, type Lane, type Tag } from '@dialoga/core/model';
 import { end, told } from './ends.js';
 
 /** The engineer's tools, and the telemetry that one of them looks at. */

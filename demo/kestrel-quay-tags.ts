@@ -1,6 +1,5 @@
 import {
   IN_TAG,
-  seriesName,
   type Claim,
   type End,
   type Exchange,
@@ -9,7 +8,8 @@ import {
   type Tag,
   type TagImport,
   type TagSeries,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { seriesName } from '@dialoga/core/tags';
 import { end, told } from './ends.js';
 import { PANEL_FIRST_FILE, panelPoints } from './panel-points.js';
 

@@ -1,4 +1,4 @@
-import type { Landing, Module, ModuleKind, Network, Port, Rack, Role, Station } from '@dialoga/core';
+import type { Landing, Module, ModuleKind, Network, Port, Rack, Role, Station } from '@dialoga/core/model';
 
 const station = (
   id: string,

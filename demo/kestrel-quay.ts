@@ -1,8 +1,6 @@
+import { apply } from '@dialoga/core/change';
+import { lanesFromDials, lanesFromLandings } from '@dialoga/core/exchange';
 import {
-  apply,
-  lanesFromDials,
-  lanesFromLandings,
-  SHIPPED_PROFILES,
   Project,
   PROJECT_ID,
   type Area,
@@ -12,7 +10,8 @@ import {
   type Lane,
   type Port,
   type Station,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { SHIPPED_PROFILES } from '@dialoga/core/profiles';
 import { ROOF_AREAS, ROOF_CLAIMS, ROOF_ENDS, ROOF_EXCHANGES, ROOF_LANES } from './kestrel-quay-roof.js';
 import { tagClaims, tags, TAG_ENDS, TAG_EXCHANGES, TAG_IMPORTS, TAG_LANES, TAG_SERIES } from './kestrel-quay-tags.js';
 import { copies, MORE_AREAS, MORE_LANES, moreClaims, moreEnds, moreExchanges } from './kestrel-quay-exchanges.js';

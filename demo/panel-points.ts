@@ -1,4 +1,6 @@
-import { seriesName, tagRows, writeCsv, type ListedTag, type Tag } from '@dialoga/core';
+import { tagRows, writeCsv, type ListedTag } from '@dialoga/core/formats';
+import type { Tag } from '@dialoga/core/model';
+import { seriesName } from '@dialoga/core/tags';
 
 export const PANEL_FIRST_FILE = 'dock-panel-tags.csv';
 

@@ -1,4 +1,6 @@
-import { exportTags, writeIecText, writePlcopen, type Project } from '@dialoga/core';
+import { writeIecText, writePlcopen } from '@dialoga/core/formats';
+import type { Project } from '@dialoga/core/model';
+import { exportTags } from '@dialoga/core/tags';
 
 /** PlantCtl's global variables as declarations of IEC 61131-3. */
 export const plantGlobalsText = (project: Project): string => writeIecText(exportTags(project, 'plantctl'));

@@ -1,4 +1,4 @@
-import type { Rule } from '@dialoga/core';
+import type { Rule } from '@dialoga/core/check';
 
 const FAMILIES: Record<string, string> = {
   ADR: 'Addresses',

@@ -1,4 +1,7 @@
-import { apply, CheckEngine, fixesOf, type ChangeSet, type Finding, type Kind, type Project } from '@dialoga/core';
+import { apply, type ChangeSet } from '@dialoga/core/change';
+import { CheckEngine, fixesOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
+import type { Kind, Project } from '@dialoga/core/model';
 import { kestrelQuay } from './kestrel-quay.js';
 
 const AGREED = kestrelQuay(true);

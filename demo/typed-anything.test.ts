@@ -1,11 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { apply, invert, tooLong } from '@dialoga/core/change';
+import { CheckEngine } from '@dialoga/core/check';
 import {
-  addFigure,
   addZone,
-  apply,
-  CheckEngine,
-  childrenOf,
   editArea,
   editAttachment,
   editBlockMember,
@@ -22,12 +20,10 @@ import {
   editModule,
   editNetwork,
   editPort,
-  editProfile,
   editRack,
   editReservation,
   editRoute,
   editSetting,
-  editSheet,
   editStation,
   editStep,
   editStructure,
@@ -35,21 +31,22 @@ import {
   editTold,
   editView,
   editZone,
-  fieldsToSet,
-  FIGURE_FORMS,
   hasLineFields,
-  inOrder,
-  invert,
   LINE_FIELDS,
+} from '@dialoga/core/fields';
+import { writeProject } from '@dialoga/core/file';
+import { childrenOf, inOrder, type Kind, type Project } from '@dialoga/core/model';
+import {
+  addFigure,
+  editProfile,
+  FIGURE_FORMS,
   profileBlocks,
   profileFigures,
   reservedBlocks,
-  tooLong,
-  writeProject,
-  type FieldEdit,
-  type Kind,
-  type Project,
-} from '@dialoga/core';
+} from '@dialoga/core/profiles';
+import { fieldsToSet } from '@dialoga/core/setting';
+import { editSheet } from '@dialoga/core/sheet';
+import type { FieldEdit } from '@dialoga/core/text';
 import { readProject } from '@dialoga/core/entry';
 import fc from 'fast-check';
 

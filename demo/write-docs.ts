@@ -1,7 +1,7 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { RULES } from '@dialoga/core';
+import { RULES } from '@dialoga/core/check';
 import { projectFileSchema } from '@dialoga/core/schema';
 import { rulePages } from './rule-pages.js';
 

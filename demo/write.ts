@@ -1,7 +1,7 @@
 import { existsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { writeProject } from '@dialoga/core';
+import { writeProject } from '@dialoga/core/file';
 import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';
 import { dockPanelTags, dockPanelTagsNext, skidRegisters } from './panel-points.js';

@@ -4,7 +4,9 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
-import { CheckEngine, tallyOf, type ChangeSet, type Finding } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
+import { CheckEngine, tallyOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import { readProject } from '@dialoga/core/entry';
 import { createConnection } from 'mysql2/promise';
 

@@ -1,4 +1,4 @@
-import type { Change } from '@dialoga/core';
+import type { Change } from '@dialoga/core/change';
 import { expect, expectTally, test } from './app';
 import { pagesOfPdf } from './pdf';
 

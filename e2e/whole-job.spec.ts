@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Change } from '@dialoga/core';
+import type { Change } from '@dialoga/core/change';
 import { cell, DEMO, expect, expectDemo, expectStored, pasteText, test } from './app';
 
 /** Each Blocker of the demo has a ready fix. */

@@ -2,9 +2,12 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
+/** The core is taken as it is written, face by face. */
+const core = fileURLToPath(new URL('../../packages/core/src', import.meta.url));
+
 export default defineConfig({
   plugins: [react()],
-  resolve: { alias: { '@dialoga/core': fileURLToPath(new URL('../../packages/core/src/index.ts', import.meta.url)) } },
+  resolve: { alias: [{ find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` }] },
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },

@@ -1,14 +1,7 @@
-import {
-  CheckEngine,
-  counting,
-  laneName,
-  inOrderOfWork,
-  tallyOf,
-  textOf,
-  type Finding,
-  type Problem,
-  type Tally,
-} from '@dialoga/core';
+import { CheckEngine, counting, inOrderOfWork, tallyOf, textOf, type Tally } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
+import { laneName } from '@dialoga/core/lane';
+import type { Problem } from '@dialoga/core/model';
 import { readProject, textOfProjectFile } from '@dialoga/core/entry';
 
 export interface CheckedFinding {

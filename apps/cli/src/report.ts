@@ -1,4 +1,5 @@
-import { plain, problemSentence } from '@dialoga/core';
+import { plain } from '@dialoga/core/check';
+import { problemSentence } from '@dialoga/core/model';
 import type { CheckedFile, CheckedFinding } from './check-file.js';
 
 const SEVERITY_WORDS = { blocker: 'Blocker', doubt: 'Doubt', hint: 'Hint' } as const;

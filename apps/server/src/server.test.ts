@@ -1,18 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  apply,
-  CheckEngine,
-  tallyOf,
-  Project,
-  SECTION_OF,
-  KINDS,
-  writeProject,
-  type Change,
-  type ChangeSet,
-  type Entity,
-  type Kind,
-} from '@dialoga/core';
+import { apply, type Change, type ChangeSet } from '@dialoga/core/change';
+import { CheckEngine, tallyOf } from '@dialoga/core/check';
+import { SECTION_OF, writeProject } from '@dialoga/core/file';
+import { Project, KINDS, type Entity, type Kind } from '@dialoga/core/model';
 import { readProject } from '@dialoga/core/entry';
 import fc from 'fast-check';
 import type { JournalEntry } from './database/journal.js';

@@ -6,7 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { fetchPages } from './frame/fetch-pages';
-import { followRouter } from './frame/on-the-way';
+import { followRouter } from './page/on-the-way';
 import { router, routes } from './routes';
 import { store } from './store/store';
 import { GlobalStyle } from './theme/global-style';

@@ -1,6 +1,6 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
 import { Broken } from './frame/broken';
-import { NothingHere } from './frame/nothing-here';
+import { NothingHere } from './page/nothing-here';
 import { Frame } from './frame/frame';
 import { ProjectsPage } from './projects/projects-page';
 

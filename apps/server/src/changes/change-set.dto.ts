@@ -1,4 +1,5 @@
-import { KINDS, type Change, type ChangeSet, type Kind } from '@dialoga/core';
+import type { Change, ChangeSet } from '@dialoga/core/change';
+import { KINDS, type Kind } from '@dialoga/core/model';
 import { AtMost, ID_PATTERN } from '@dialoga/core/entry';
 import { ApiProperty } from '@nestjs/swagger';
 import { Allow, ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, Matches } from 'class-validator';

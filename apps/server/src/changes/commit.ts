@@ -1,5 +1,6 @@
 import { ConflictException, NotFoundException } from '@nestjs/common';
-import { apply, PROJECT_ID, type ChangeSet } from '@dialoga/core';
+import { apply, type ChangeSet } from '@dialoga/core/change';
+import { PROJECT_ID } from '@dialoga/core/model';
 import { inspectEntity } from '@dialoga/core/entry';
 import { QueryFailedError, type DataSource, type EntityManager } from 'typeorm';
 import { writeJournal } from '../database/journal.js';

@@ -1,6 +1,7 @@
 import { isUtf8 } from 'node:buffer';
 import { BadRequestException } from '@nestjs/common';
-import { quoted, type ChangeSet, type Problem } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
+import { quoted, type Problem } from '@dialoga/core/model';
 import { DEEPEST, inspectFields } from '@dialoga/core/entry';
 import { tooMuchIn } from '../edge/body-size.js';
 import { MOST_CHANGES_VALUES } from '../edge/limits.js';

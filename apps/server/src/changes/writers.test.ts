@@ -1,4 +1,6 @@
-import { apply, invert, Project, writeProject, type Change, type ChangeSet } from '@dialoga/core';
+import { apply, invert, type Change, type ChangeSet } from '@dialoga/core/change';
+import { writeProject } from '@dialoga/core/file';
+import { Project } from '@dialoga/core/model';
 import { readProject } from '@dialoga/core/entry';
 import fc from 'fast-check';
 import type { JournalEntry } from '../database/journal.js';

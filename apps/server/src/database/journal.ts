@@ -1,4 +1,4 @@
-import type { ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
 import type { EntityManager } from 'typeorm';
 import { inParts } from './parts.js';
 import { journalPartTable, journalTable } from './tables.js';

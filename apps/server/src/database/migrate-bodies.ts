@@ -1,4 +1,4 @@
-import type { Entity, EntityOf, Kind } from '@dialoga/core';
+import type { Entity, EntityOf, Kind } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { bodiesOf, sectionsText, writeBaseline } from './stored-project.js';
 import { projectTable, tableOf } from './tables.js';

@@ -1,4 +1,4 @@
-import { apply, dropWithDependents, invert, type ChangeSet } from '@dialoga/core';
+import { apply, dropWithDependents, invert, type ChangeSet } from '@dialoga/core/change';
 import { readProject } from '@dialoga/core/entry';
 import { commit, fileOf, newDemo, testServer, type TestServer } from '../testing/server.testing.js';
 import { RowReader } from './row-reader.js';

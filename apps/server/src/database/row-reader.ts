@@ -1,14 +1,5 @@
-import {
-  apply,
-  KINDS,
-  referencesOf,
-  type Change,
-  type ChangeSet,
-  type Entity,
-  type EntityOf,
-  type Kind,
-  type Reader,
-} from '@dialoga/core';
+import { apply, type Change, type ChangeSet } from '@dialoga/core/change';
+import { KINDS, referencesOf, type Entity, type EntityOf, type Kind, type Reader } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { chunks } from './parts.js';
 import { tableOf } from './tables.js';

@@ -1,15 +1,13 @@
+import { FILE_FORMAT, FILE_VERSION, SECTION_OF } from '@dialoga/core/file';
 import {
-  FILE_FORMAT,
-  FILE_VERSION,
   KINDS,
   OWNER_FIELD,
   Project,
   referencesOf,
-  SECTION_OF,
   type Entity,
   type EntityChange,
   type Kind,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { deleteRows, insertRows } from './bulk.js';
 import { chunks, inParts } from './parts.js';

@@ -1,4 +1,4 @@
-import { KINDS, type Kind } from '@dialoga/core';
+import { KINDS, type Kind } from '@dialoga/core/model';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 
 /** One row of a table of entities: the body is the entity as JSON text, validated when it entered. */

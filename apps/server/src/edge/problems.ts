@@ -1,5 +1,5 @@
 import { BadRequestException, HttpStatus, UnprocessableEntityException, type ValidationError } from '@nestjs/common';
-import { quoted, type Problem } from '@dialoga/core';
+import { quoted, type Problem } from '@dialoga/core/model';
 
 /** The body of every error answer: a sentence, and where it is about input, each place with what would be right. */
 export interface ErrorBody {

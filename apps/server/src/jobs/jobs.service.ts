@@ -1,5 +1,5 @@
 import { HttpException, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
-import type { Problem } from '@dialoga/core';
+import type { Problem } from '@dialoga/core/model';
 import { DataSource } from 'typeorm';
 import { jobTable, type JobRow } from '../database/tables.js';
 import type { ErrorBody } from '../edge/problems.js';

@@ -1,5 +1,5 @@
 import { NotFoundException } from '@nestjs/common';
-import { writeProject } from '@dialoga/core';
+import { writeProject } from '@dialoga/core/file';
 import type { DataSource } from 'typeorm';
 import { loadProject } from '../database/stored-project.js';
 import { projectTable } from '../database/tables.js';

@@ -1,6 +1,8 @@
 import { setTimeout } from 'node:timers/promises';
 import { BadRequestException, ConflictException, Injectable, NotFoundException } from '@nestjs/common';
-import { Project, PROJECT_ID, set, writeProject } from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { writeProject } from '@dialoga/core/file';
+import { Project, PROJECT_ID } from '@dialoga/core/model';
 import { DataSource } from 'typeorm';
 import { ChangesService } from '../changes/changes.service.js';
 import { removeProject } from '../database/stored-project.js';

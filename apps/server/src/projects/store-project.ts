@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { apply, PROJECT_ID, set, writeProject, type Project } from '@dialoga/core';
+import { apply, set } from '@dialoga/core/change';
+import { writeProject } from '@dialoga/core/file';
+import { PROJECT_ID, type Project } from '@dialoga/core/model';
 import { readingProject, readProject, textOfProjectFile, type ReadProject } from '@dialoga/core/entry';
 import { workerData } from 'piscina';
 import type { DataSource } from 'typeorm';

@@ -1,5 +1,5 @@
 import { NotFoundException } from '@nestjs/common';
-import { CheckEngine, counting, tallyOf } from '@dialoga/core';
+import { CheckEngine, counting, tallyOf } from '@dialoga/core/check';
 import { Not, type DataSource } from 'typeorm';
 import { loadProject } from '../database/stored-project.js';
 import { projectTable } from '../database/tables.js';

@@ -1,5 +1,7 @@
 import { NotFoundException } from '@nestjs/common';
-import { apply, invert, KINDS, Project, SECTION_OF, type Entity, type Kind } from '@dialoga/core';
+import { apply, invert } from '@dialoga/core/change';
+import { SECTION_OF } from '@dialoga/core/file';
+import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
 import type { DataSource, EntityManager } from 'typeorm';
 import { readJournal, type JournalEntry } from '../database/journal.js';
 import { loadProject } from '../database/stored-project.js';

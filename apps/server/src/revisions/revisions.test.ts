@@ -1,4 +1,6 @@
-import { KINDS, Project, SECTION_OF, writeProject, type ChangeSet, type Entity, type Kind } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
+import { SECTION_OF, writeProject } from '@dialoga/core/file';
+import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
 import { readProject } from '@dialoga/core/entry';
 import { migrateBodies } from '../database/migrate-bodies.js';
 import { commit, fileOf, imported, jobEnd, newDemo, testServer, type TestServer } from '../testing/server.testing.js';

@@ -7,7 +7,7 @@ import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
-import type { ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
 import type { Config } from '../config.js';
 import { createApp } from '../create-app.js';
 import type { JobStarted, JobView } from '../jobs/job.dto.js';

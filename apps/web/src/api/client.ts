@@ -1,4 +1,5 @@
-import type { ChangeSet, Problem, Refusal } from '@dialoga/core';
+import type { ChangeSet, Refusal } from '@dialoga/core/change';
+import type { Problem } from '@dialoga/core/model';
 import { currentAuthor } from './author';
 
 /** What the server says of a project in lists. */

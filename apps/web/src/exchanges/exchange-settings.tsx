@@ -1,29 +1,25 @@
+import { set } from '@dialoga/core/change';
+import { addEnd, protocolsFor } from '@dialoga/core/exchange';
+import { editExchange, type ExchangeField } from '@dialoga/core/fields';
 import {
-  addEnd,
   BINDINGS,
   CARRIED,
   childrenOf,
-  editExchange,
   inOrder,
-  linePassOf,
-  OTHER_FACTS,
-  OTHER_ID,
   ON_RETURN,
   PLACES,
   SINKS_ON_LOSS,
   SOURCE_ON_LOSS,
-  set,
-  protocolOf,
-  protocolsFor,
   type Exchange,
-  type ExchangeField,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { OTHER_FACTS, OTHER_ID, protocolOf } from '@dialoga/core/protocol';
+import { linePassOf } from '@dialoga/core/time';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';

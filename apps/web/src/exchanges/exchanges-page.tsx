@@ -1,14 +1,9 @@
-import {
-  childrenOf,
-  editExchange,
-  inOrder,
-  EXCHANGE_KINDS,
-  protocolOf,
-  protocolsFor,
-  tallyOf,
-  type ExchangeField,
-  type Verdict,
-} from '@dialoga/core';
+import { tallyOf } from '@dialoga/core/check';
+import { protocolsFor } from '@dialoga/core/exchange';
+import { editExchange, type ExchangeField } from '@dialoga/core/fields';
+import type { Verdict } from '@dialoga/core/lane';
+import { childrenOf, inOrder, EXCHANGE_KINDS } from '@dialoga/core/model';
+import { protocolOf } from '@dialoga/core/protocol';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
@@ -17,7 +12,7 @@ import { Grid } from '../grid/grid';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { Counts } from '../marks/counts';
 import { VerdictMark } from '../marks/verdict-mark';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
 import { useChecked, useCounting } from '../store/checked';
 import { useAppDispatch, useStateOf } from '../store/store';

@@ -1,8 +1,11 @@
-import { explainLane, laneName, type Finding, type Lane } from '@dialoga/core';
+import type { Finding } from '@dialoga/core/finding';
+import { laneName } from '@dialoga/core/lane';
+import type { Lane } from '@dialoga/core/model';
+import { explainLane } from '@dialoga/core/sheet';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { FindingExplained } from '../findings/finding-explained';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { Arrowed } from '../marks/arrowed';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';

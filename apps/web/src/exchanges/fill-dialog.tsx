@@ -1,4 +1,4 @@
-import { type Filled } from '@dialoga/core';
+import type { Filled } from '@dialoga/core/sheet';
 import { useState } from 'react';
 import { Code, Input } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';

@@ -1,21 +1,21 @@
+import { editLane } from '@dialoga/core/fields';
 import {
   affectedBy,
   composed,
-  editLane,
   follow,
   hopSamples,
   waysThrough,
   type Age,
   type Hop,
   type HopSample,
-} from '@dialoga/core';
+} from '@dialoga/core/follow';
 import { InlineInput } from '../forms/inline-input';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { Dialog, Heading } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToCell } from '../findings/link';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { BoxButton, Code } from '../theme/parts';

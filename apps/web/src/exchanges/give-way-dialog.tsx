@@ -1,8 +1,12 @@
-import { affectedBy, childrenOf, giveWay, laneName, type Change, type End, type Lane } from '@dialoga/core';
+import type { Change } from '@dialoga/core/change';
+import { affectedBy } from '@dialoga/core/follow';
+import { laneName } from '@dialoga/core/lane';
+import { childrenOf, type End, type Lane } from '@dialoga/core/model';
+import { giveWay } from '@dialoga/core/sheet';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { FixPreview } from '../findings/fix-preview';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { useStateOf } from '../store/store';
 import { BoxButton } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';

@@ -1,6 +1,7 @@
-import { mirrorLanes, type End, type Exchange, type Mirrored, type Project } from '@dialoga/core';
+import type { End, Exchange, Project } from '@dialoga/core/model';
+import { mirrorLanes, type Mirrored } from '@dialoga/core/sheet';
 import { useState } from 'react';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { Code, Select } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';

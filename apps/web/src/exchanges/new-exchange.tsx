@@ -1,11 +1,12 @@
-import { createExchange, EXCHANGE_KINDS, inOrder, protocolsForPair, rolesFor, type ExchangeKind } from '@dialoga/core';
+import { createExchange, protocolsForPair, rolesFor } from '@dialoga/core/exchange';
+import { EXCHANGE_KINDS, inOrder, type ExchangeKind } from '@dialoga/core/model';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, Input, Select } from '../theme/parts';
 import { colour, space } from '../theme/tokens';

@@ -1,26 +1,18 @@
-import {
-  childrenOf,
-  editTold,
-  protocolAt,
-  protocolOf,
-  protocolsFor,
-  set,
-  SWAP_WORDS,
-  SWAPS,
-  TOLD_WORDS,
-  toldFields,
-  trafficOf,
-  type End,
-  type Exchange,
-  type ToldFieldName,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { protocolsFor } from '@dialoga/core/exchange';
+import { editTold } from '@dialoga/core/fields';
+import { SWAP_WORDS } from '@dialoga/core/lane';
+import { childrenOf, SWAPS, type End, type Exchange, type ToldFieldName } from '@dialoga/core/model';
+import { protocolAt, protocolOf } from '@dialoga/core/protocol';
+import { trafficOf } from '@dialoga/core/route';
+import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
-import { useEdits } from '../stations/use-edits';
-import { askPath } from '../routes/ask-path';
+import { useEdits } from '../store/use-edits';
+import { askPath } from '../page/ask-path';
 import { useStateOf } from '../store/store';
 import { colour, font, space } from '../theme/tokens';
 import { partnerWords } from './words';

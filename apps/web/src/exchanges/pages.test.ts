@@ -1,4 +1,4 @@
-import { newEnd } from '@dialoga/core';
+import { newEnd } from '@dialoga/core/create';
 import { pagesOf, withPage } from './pages';
 
 const ends = ['a', 'b', 'c'].map((id, i) => newEnd(id, i, 'x', `s${id}`, null, 'calls'));

@@ -1,4 +1,4 @@
-import type { End } from '@dialoga/core';
+import type { End } from '@dialoga/core/model';
 
 /** The two ends of an exchange that the sheet shows. */
 export interface Pages {

@@ -1,4 +1,4 @@
-import type { Pasted } from '@dialoga/core';
+import type { Pasted } from '@dialoga/core/sheet';
 
 /** What became of a pasted block, in a sentence or three. */
 export function pasteWords(pasted: Pasted, what: string, block: string[][], merged = 0): string {

@@ -1,19 +1,12 @@
-import {
-  childrenOf,
-  protocolOf,
-  SHEET_COLUMNS,
-  sheetRows,
-  TOLD_WORDS,
-  toldFields,
-  type End,
-  type LaneResult,
-  type PageCells,
-  type SheetRow,
-} from '@dialoga/core';
+import type { LaneResult } from '@dialoga/core/check';
+import { childrenOf, type End } from '@dialoga/core/model';
+import { protocolOf } from '@dialoga/core/protocol';
+import { SHEET_COLUMNS, sheetRows, type PageCells, type SheetRow } from '@dialoga/core/sheet';
+import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useEffect } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { BoxButton } from '../theme/parts';

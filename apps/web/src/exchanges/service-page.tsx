@@ -1,16 +1,9 @@
-import {
-  addEnd,
-  childrenOf,
-  editTold,
-  inOrder,
-  protocolOf,
-  refused,
-  TOLD_WORDS,
-  toldFields,
-  type End,
-  type FieldEdit,
-  type ToldFieldName,
-} from '@dialoga/core';
+import { addEnd } from '@dialoga/core/exchange';
+import { editTold } from '@dialoga/core/fields';
+import { childrenOf, inOrder, type End, type ToldFieldName } from '@dialoga/core/model';
+import { protocolOf } from '@dialoga/core/protocol';
+import { refused, type FieldEdit } from '@dialoga/core/text';
+import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
@@ -18,10 +11,10 @@ import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { ExchangeSettings } from './exchange-settings';
 import { Title } from './sheet-styles';
 

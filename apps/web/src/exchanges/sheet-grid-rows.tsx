@@ -1,26 +1,17 @@
+import type { ChangeSet } from '@dialoga/core/change';
+import { fixesOf, textOf, type LaneResult } from '@dialoga/core/check';
+import { type Finding, lanesOf } from '@dialoga/core/finding';
+import { OPENNESS, TRIGGERS, type Lane, type End, type Exchange, type Project, type Table } from '@dialoga/core/model';
 import {
-  OPENNESS,
-  TRIGGERS,
-  fixesOf,
-  type ChangeSet,
   SHEET_COLUMNS,
   laneRows,
   sheetLanes,
-  type Lane,
   type SheetLane,
-  textOf,
-  type End,
-  type Exchange,
-  type Finding,
-  type LaneResult,
   type PageCells,
-  type Project,
   type SecondLineColumn,
   type SheetColumn,
   type SheetRow,
-  type Table,
-  lanesOf,
-} from '@dialoga/core';
+} from '@dialoga/core/sheet';
 import { grouped } from '../findings/grouped';
 import { Says } from '../findings/says';
 import type { GridCell, GridRow } from '../grid/types';

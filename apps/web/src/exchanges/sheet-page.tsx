@@ -1,36 +1,34 @@
+import { lanesMade } from '@dialoga/core/exchange';
+import { type Finding, lanesOf } from '@dialoga/core/finding';
+import { laneName } from '@dialoga/core/lane';
+import { childrenOf, type End } from '@dialoga/core/model';
+import { protocolOf } from '@dialoga/core/protocol';
 import {
   addressAfter,
-  childrenOf,
   dropItem,
   editSheet,
   fillLanes,
   fillValues,
-  laneName,
-  lanesMade,
   pasteItems,
   pasteLanes,
-  protocolOf,
   SHEET_COLUMNS,
   splitBlock,
-  type End,
-  type Finding,
   type SheetColumn,
   type SheetEdit,
-  lanesOf,
-} from '@dialoga/core';
+} from '@dialoga/core/sheet';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { editsFor, fixFinding } from '../findings/fix-finding';
-import { typingInFrame } from '../frame/focus';
-import { useKeys } from '../frame/keys';
-import { NothingHere } from '../frame/nothing-here';
+import { typingInFrame } from '../page/focus';
+import { useKeys } from '../page/keys';
+import { NothingHere } from '../page/nothing-here';
 import type { ClipboardBlock } from '../grid/clipboard-block';
 import { Grid } from '../grid/grid';
 import type { CellAt, CellEdit, GoTo } from '../grid/types';
 import { drop } from '../store/dropping';
 import { useChecked, useCounting } from '../store/checked';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';

@@ -1,15 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  CheckEngine,
-  childrenOf,
-  ruleOf,
-  SHEET_COLUMNS,
-  Table,
-  type Cell,
-  type Finding,
-  type Project,
-} from '@dialoga/core';
+import { CheckEngine, ruleOf } from '@dialoga/core/check';
+import type { Cell, Finding } from '@dialoga/core/finding';
+import { childrenOf, Table, type Project } from '@dialoga/core/model';
+import { SHEET_COLUMNS } from '@dialoga/core/sheet';
 import { readProject } from '@dialoga/core/entry';
 import { linkToCell } from '../findings/link';
 import { pasteWords } from './paste-words';

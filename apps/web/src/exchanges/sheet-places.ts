@@ -1,4 +1,6 @@
-import { SHEET_COLUMNS, type Cell, type End, type Project, type SheetColumn } from '@dialoga/core';
+import type { Cell } from '@dialoga/core/finding';
+import type { End, Project } from '@dialoga/core/model';
+import { SHEET_COLUMNS, type SheetColumn } from '@dialoga/core/sheet';
 import type { CellAt } from '../grid/types';
 import { DIFFERENCE_COLUMN, LEFT_START, RIGHT_START } from './sheet-grid-rows';
 

@@ -1,4 +1,5 @@
-import { formatBits, pageTotals } from '@dialoga/core';
+import { formatBits } from '@dialoga/core/place';
+import { pageTotals } from '@dialoga/core/sheet';
 import { memo, useDeferredValue } from 'react';
 import { useStateOf } from '../store/store';
 import { Totals } from './sheet-styles';

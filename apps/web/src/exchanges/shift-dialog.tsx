@@ -1,12 +1,5 @@
-import {
-  namesOtherPlace,
-  shiftPage,
-  type End,
-  type Exchange,
-  type Project,
-  type Shift,
-  type Shifted,
-} from '@dialoga/core';
+import type { End, Exchange, Project } from '@dialoga/core/model';
+import { namesOtherPlace, shiftPage, type Shift, type Shifted } from '@dialoga/core/sheet';
 import { useState } from 'react';
 import { Code, Input, Select } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';

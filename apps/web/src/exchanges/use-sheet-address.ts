@@ -1,8 +1,9 @@
-import { childrenOf, type Cell, type End, type Exchange, type Project } from '@dialoga/core';
+import type { Cell } from '@dialoga/core/finding';
+import { childrenOf, type End, type Exchange, type Project } from '@dialoga/core/model';
 import { useMemo } from 'react';
 import { useLocation } from 'react-router';
 import { cellFromLink } from '../findings/link';
-import { useOwnPlace } from '../frame/use-own-place';
+import { useOwnPlace } from '../page/use-own-place';
 import { zoomFrom, zoomText, type Zoom } from './map/zoom';
 import { pagesOf, withPage, type Pages } from './pages';
 

@@ -1,4 +1,4 @@
-import type { Station } from '@dialoga/core';
+import type { Station } from '@dialoga/core/model';
 
 /** `every 100 ms`, `on request` */
 export function cadenceWords(ms: number | null): string {

@@ -1,9 +1,11 @@
-import { newAcceptance, restsOn, type Finding } from '@dialoga/core';
+import { restsOn } from '@dialoga/core/check';
+import { newAcceptance } from '@dialoga/core/create';
+import type { Finding } from '@dialoga/core/finding';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { currentAuthor, nameAuthor } from '../api/author';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch } from '../store/store';
 import { BoxButton, Input } from '../theme/parts';

@@ -1,4 +1,5 @@
-import type { Accepted, Finding } from '@dialoga/core';
+import type { Accepted } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import styled from 'styled-components';
 import { edit } from '../store/editing';
 import { useAppDispatch } from '../store/store';

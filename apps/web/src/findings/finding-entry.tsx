@@ -1,4 +1,5 @@
-import { textOf, type Finding } from '@dialoga/core';
+import { textOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
 import { Arrowed } from '../marks/arrowed';

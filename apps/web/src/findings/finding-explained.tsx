@@ -1,4 +1,5 @@
-import { textOf, type Finding } from '@dialoga/core';
+import { textOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import styled from 'styled-components';
 import { SeverityMark } from '../marks/severity-mark';
 import { useStateOf } from '../store/store';

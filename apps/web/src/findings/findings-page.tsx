@@ -1,4 +1,5 @@
-import { SEVERITIES, tallyOf, type Severity } from '@dialoga/core';
+import { tallyOf } from '@dialoga/core/check';
+import { SEVERITIES, type Severity } from '@dialoga/core/finding';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Counts } from '../marks/counts';

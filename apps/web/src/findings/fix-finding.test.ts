@@ -1,4 +1,4 @@
-import type { ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
 import { editsBefore } from './fix-finding';
 
 test('the edits before a finding are those up to the last one that was made when it was found', () => {

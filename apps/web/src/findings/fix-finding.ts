@@ -1,4 +1,6 @@
-import { fixesOf, type ChangeSet, type Finding } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
+import { fixesOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import { edit } from '../store/editing';
 import type { Thunk } from '../store/store';
 

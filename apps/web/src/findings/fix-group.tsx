@@ -1,4 +1,5 @@
-import { fixAll, fixesOf, type Finding } from '@dialoga/core';
+import { fixAll, fixesOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { edit } from '../store/editing';

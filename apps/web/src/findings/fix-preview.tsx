@@ -1,4 +1,5 @@
-import { apply, compareRevisions, type Change, type ComparedRow } from '@dialoga/core';
+import { apply, type Change } from '@dialoga/core/change';
+import { compareRevisions, type ComparedRow } from '@dialoga/core/compare';
 import styled from 'styled-components';
 import { RowWords } from '../marks/row-words';
 import { useStateOf } from '../store/store';

@@ -1,4 +1,4 @@
-import type { Finding } from '@dialoga/core';
+import type { Finding } from '@dialoga/core/finding';
 
 /** Findings under each of their keys, in the order in which they come. */
 export function grouped(

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CheckEngine, KINDS, type Cell } from '@dialoga/core';
+import { CheckEngine } from '@dialoga/core/check';
+import type { Cell } from '@dialoga/core/finding';
+import { KINDS } from '@dialoga/core/model';
 import { readProject } from '@dialoga/core/entry';
 import { cellFromLink, linkToCell, linkToFinding } from './link';
 import { grouped } from './grouped';

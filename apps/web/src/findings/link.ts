@@ -1,4 +1,6 @@
-import { LINE_FIELDS, linePath, type Cell, type Finding, type Project } from '@dialoga/core';
+import { LINE_FIELDS, linePath } from '@dialoga/core/fields';
+import type { Cell, Finding } from '@dialoga/core/finding';
+import type { Project } from '@dialoga/core/model';
 
 /** What is set on a line, a bus or by radio is shown side by side on the wiring page. */
 const LINE_FIELDS_OF_A_PORT = new Set(

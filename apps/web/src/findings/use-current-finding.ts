@@ -1,7 +1,9 @@
-import { fixesOf, type Finding, type Fix, type Project } from '@dialoga/core';
+import { fixesOf, type Fix } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
+import type { Project } from '@dialoga/core/model';
 import { useDeferredValue, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { letGoOfFocus } from '../frame/focus';
+import { letGoOfFocus } from '../page/focus';
 import { findingsSlice } from '../store/findings-slice';
 import { useAppDispatch, useStateOf, type Thunk } from '../store/store';
 import { editsBefore, fixFinding } from './fix-finding';

@@ -1,6 +1,7 @@
-import type { Cell, Kind } from '@dialoga/core';
+import type { Cell } from '@dialoga/core/finding';
+import type { Kind } from '@dialoga/core/model';
 import { useLocation } from 'react-router';
-import { useOwnPlace } from '../frame/use-own-place';
+import { useOwnPlace } from '../page/use-own-place';
 import type { CellAt, GoTo } from '../grid/types';
 import { cellFromLink } from './link';
 

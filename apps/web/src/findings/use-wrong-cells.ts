@@ -1,4 +1,5 @@
-import type { Finding, Kind, Table } from '@dialoga/core';
+import type { Finding } from '@dialoga/core/finding';
+import type { Kind, Table } from '@dialoga/core/model';
 import { useCallback } from 'react';
 import { useChecked } from '../store/checked';
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { BoxButton } from '../theme/parts';
 import { space } from '../theme/tokens';
 

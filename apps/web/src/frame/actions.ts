@@ -1,7 +1,7 @@
-import { inOrder } from '@dialoga/core';
+import { inOrder } from '@dialoga/core/model';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
-import { askPath } from '../routes/ask-path';
+import { askPath } from '../page/ask-path';
 import { placeOf } from '../store/place';
 import { redo, undo } from '../store/editing';
 import { useAppDispatch, type State } from '../store/store';

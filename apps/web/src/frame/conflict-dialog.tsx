@@ -1,9 +1,9 @@
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { fieldWords, isGone, withPutBack, withStoredBefore, type Json, type Refusal } from '@dialoga/core';
+import { fieldWords, isGone, withPutBack, withStoredBefore, type Json, type Refusal } from '@dialoga/core/change';
 import { canKeepBoth, settle } from '../store/rebasing';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { Overlay, Panel } from './overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { BoxButton, Code } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 

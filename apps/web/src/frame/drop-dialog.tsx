@@ -1,4 +1,5 @@
-import { KIND_WORDS, type Kind, type Project, type Reached } from '@dialoga/core';
+import type { Reached } from '@dialoga/core/change';
+import { KIND_WORDS, type Kind, type Project } from '@dialoga/core/model';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { dropNow } from '../store/dropping';
@@ -6,7 +7,7 @@ import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
-import { Overlay, Panel } from './overlay';
+import { Overlay, Panel } from '../page/overlay';
 
 const MOST = 12;
 

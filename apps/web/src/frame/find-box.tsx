@@ -1,4 +1,4 @@
-import type { Hit } from '@dialoga/core';
+import type { Hit } from '@dialoga/core/find';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -8,8 +8,8 @@ import { useStateOf } from '../store/store';
 import { colour, font, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import { useActions, useRoutesTo, type Action } from './actions';
-import { letGoOfFocus } from './focus';
-import { useKeys } from './keys';
+import { letGoOfFocus } from '../page/focus';
+import { useKeys } from '../page/keys';
 
 const KIND_WORDS: Record<Hit['kind'] | 'action', string> = {
   address: 'address',

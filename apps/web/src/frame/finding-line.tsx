@@ -1,4 +1,5 @@
-import { textOf, type Finding } from '@dialoga/core';
+import { textOf } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
 import styled, { css } from 'styled-components';
 import { usePinned } from '../findings/pinned';
@@ -8,10 +9,10 @@ import { SeverityMark } from '../marks/severity-mark';
 import { useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
-import { useKeys } from './keys';
+import { useKeys } from '../page/keys';
 
 const ExplainFinding = lazy(async () => ({
-  default: (await import('../findings/explain-finding')).ExplainFinding,
+  default: (await import('../exchanges/explain-finding')).ExplainFinding,
 }));
 
 const Line = styled.footer`

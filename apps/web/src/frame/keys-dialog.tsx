@@ -4,8 +4,8 @@ import { useLocation } from 'react-router';
 import styled from 'styled-components';
 import { BoxButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
-import { useKeys } from './keys';
-import { Overlay, Panel } from './overlay';
+import { useKeys } from '../page/keys';
+import { Overlay, Panel } from '../page/overlay';
 
 type Keys = readonly (readonly [keys: string, does: string])[];
 

@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { Link, NavLink, useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
-import { tallyOf } from '@dialoga/core';
+import { tallyOf } from '@dialoga/core/check';
 import { Counts } from '../marks/counts';
 import { useCounting } from '../store/checked';
 import { placeOf } from '../store/place';

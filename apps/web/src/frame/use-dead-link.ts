@@ -1,4 +1,5 @@
-import { isKind, type Cell, type Project } from '@dialoga/core';
+import type { Cell } from '@dialoga/core/finding';
+import { isKind, type Project } from '@dialoga/core/model';
 import { useEffect, useEffectEvent } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { cellFromLink } from '../findings/link';

@@ -11,8 +11,8 @@ import {
   type KeyboardEvent,
   type MouseEvent,
 } from 'react';
-import { seriesName } from '@dialoga/core';
-import { focusIsFree, typingInFrame } from '../frame/focus';
+import { seriesName } from '@dialoga/core/tags';
+import { focusIsFree, typingInFrame } from '../page/focus';
 import { useWasTaken } from '../store/was-taken';
 import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';

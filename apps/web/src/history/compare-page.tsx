@@ -1,4 +1,4 @@
-import type { Compared, ComparedRow } from '@dialoga/core';
+import type { Compared, ComparedRow } from '@dialoga/core/compare';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';

@@ -1,7 +1,7 @@
-import { diff } from '@dialoga/core';
+import { diff } from '@dialoga/core/change';
 import { api } from '../api/client';
 import { edit } from '../store/editing';
-import { projectFromBytes } from '../store/opened';
+import { projectFromBytes } from '../api/opened';
 import { projectSlice } from '../store/project-slice';
 import type { Thunk } from '../store/store';
 

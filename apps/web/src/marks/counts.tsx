@@ -1,4 +1,5 @@
-import { SEVERITIES, type Tally } from '@dialoga/core';
+import type { Tally } from '@dialoga/core/check';
+import { SEVERITIES } from '@dialoga/core/finding';
 import styled from 'styled-components';
 import { space } from '../theme/tokens';
 import { SEVERITY_WORDS, SeverityMark } from './severity-mark';

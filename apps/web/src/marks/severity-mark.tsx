@@ -1,4 +1,4 @@
-import type { Severity } from '@dialoga/core';
+import type { Severity } from '@dialoga/core/finding';
 import styled from 'styled-components';
 import { colour, font } from '../theme/tokens';
 

@@ -1,4 +1,4 @@
-import type { Verdict } from '@dialoga/core';
+import type { Verdict } from '@dialoga/core/lane';
 import styled from 'styled-components';
 import { colour } from '../theme/tokens';
 

@@ -1,4 +1,4 @@
-import type { Matrix } from '@dialoga/core';
+import type { Matrix } from '@dialoga/core/overview';
 import { isListed } from './matrix-form';
 
 const matrix = (sources: number, sinks: number, cells: number): Matrix =>

@@ -1,4 +1,4 @@
-import type { Matrix } from '@dialoga/core';
+import type { Matrix } from '@dialoga/core/overview';
 
 const MOST_STATIONS = 30;
 /** A table of which less than this is filled says less than a list. */

@@ -1,4 +1,6 @@
-import { formatCount, type Matrix, type MatrixCell, type Station } from '@dialoga/core';
+import type { Station } from '@dialoga/core/model';
+import type { Matrix, MatrixCell } from '@dialoga/core/overview';
+import { formatCount } from '@dialoga/core/place';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';

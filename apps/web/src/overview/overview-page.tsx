@@ -1,4 +1,6 @@
-import { textOf, VERDICTS, type Overview } from '@dialoga/core';
+import { textOf } from '@dialoga/core/check';
+import { VERDICTS } from '@dialoga/core/lane';
+import type { Overview } from '@dialoga/core/overview';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToFinding } from '../findings/link';

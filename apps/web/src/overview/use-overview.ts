@@ -1,4 +1,4 @@
-import type { Matrix, Overview } from '@dialoga/core';
+import type { Matrix, Overview } from '@dialoga/core/overview';
 import { useEffect, useState } from 'react';
 import { useStateOf } from '../store/store';
 import { checker } from '../worker/checker';

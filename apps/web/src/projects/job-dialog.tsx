@@ -1,9 +1,9 @@
-import { problemSentence } from '@dialoga/core';
+import { problemSentence } from '@dialoga/core/model';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Dialog, Heading, ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { api, ApiError, type JobView } from '../api/client';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { BoxButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { Overlay, Panel } from '../frame/overlay';
+import { Overlay, Panel } from '../page/overlay';
 import { BoxButton, Input } from '../theme/parts';
 import { space } from '../theme/tokens';
 

@@ -1,4 +1,4 @@
-import { problemSentence } from '@dialoga/core';
+import { problemSentence } from '@dialoga/core/model';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';

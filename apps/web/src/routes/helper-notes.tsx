@@ -1,17 +1,16 @@
+import { set } from '@dialoga/core/change';
+import type { Presence, Route } from '@dialoga/core/model';
 import {
   alternativesTo,
   broughtAlong,
   findRoutes,
   networkWords,
-  set,
   toBeLoaded,
-  type Presence,
-  type Route,
   type WantedHelper,
-} from '@dialoga/core';
+} from '@dialoga/core/route';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { BoxButton, Differs } from '../theme/parts';
 import { colour, space } from '../theme/tokens';

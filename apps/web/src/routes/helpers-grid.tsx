@@ -1,21 +1,15 @@
-import {
-  childrenOf,
-  editHelper,
-  orderAfter,
-  PRESENCES,
-  put,
-  wantedHelpers,
-  type HelperObject,
-  type Route,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { editHelper } from '@dialoga/core/fields';
+import { childrenOf, orderAfter, PRESENCES, type HelperObject, type Route } from '@dialoga/core/model';
+import { wantedHelpers } from '@dialoga/core/route';
 import { useMemo } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { HelperNotes } from './helper-notes';
 import { BoxButton, Section, SectionHead } from '../theme/parts';

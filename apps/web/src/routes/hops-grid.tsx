@@ -1,8 +1,9 @@
-import { letsText, type Project, type RouteHop, type TextFault } from '@dialoga/core';
+import type { Project } from '@dialoga/core/model';
+import { letsText, type RouteHop, type TextFault } from '@dialoga/core/route';
 import { useNavigate, useParams } from 'react-router';
 import { linkToCell } from '../findings/link';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
+import { SmallGrid } from '../grid/small-grid';
 import { useStateOf } from '../store/store';
 
 /** Where all holds, the last column says yes and needs no room. */

@@ -1,22 +1,15 @@
-import {
-  dropWithDependents,
-  editExpectation,
-  EXPECTED_REACH,
-  inOrder,
-  orderAfter,
-  put,
-  TRAFFICS,
-  type Expectation,
-  type Ways,
-} from '@dialoga/core';
+import { dropWithDependents, put } from '@dialoga/core/change';
+import { editExpectation } from '@dialoga/core/fields';
+import { EXPECTED_REACH, inOrder, orderAfter, TRAFFICS, type Expectation } from '@dialoga/core/model';
+import type { Ways } from '@dialoga/core/route';
 import { useMemo } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
-import { newId } from '../store/new-id';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { typedPair } from './typed-pair';
 

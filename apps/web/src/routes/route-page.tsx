@@ -1,29 +1,23 @@
+import { put, set } from '@dialoga/core/change';
+import { inOrder, orderAfter, TRAFFICS, type Project, type Route, type Traffic } from '@dialoga/core/model';
 import {
   encodedPath,
   findRoutes,
   hexOf,
-  inOrder,
   judgeText,
-  orderAfter,
   portsOf,
-  put,
   routeFormOf,
   routeText,
-  set,
   throughWords,
-  TRAFFICS,
   wouldMakeOne,
-  type Project,
-  type Route,
   type RouteHop,
-  type Traffic,
-} from '@dialoga/core';
+} from '@dialoga/core/route';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
-import { useEdits } from '../stations/use-edits';
-import { newId } from '../store/new-id';
+import { NothingHere } from '../page/nothing-here';
+import { useEdits } from '../store/use-edits';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { BoxButton, Code, Empty, PageTitle, Scroll, Section, SectionHead, Select } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';

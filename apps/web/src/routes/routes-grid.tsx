@@ -1,25 +1,17 @@
-import {
-  editRoute,
-  inOrder,
-  orderAfter,
-  portsOf,
-  put,
-  TRAFFICS,
-  type Project,
-  type Route,
-  type RouteColumn,
-  type Ways,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { editRoute, type RouteColumn } from '@dialoga/core/fields';
+import { inOrder, orderAfter, TRAFFICS, type Project, type Route } from '@dialoga/core/model';
+import { portsOf, type Ways } from '@dialoga/core/route';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { typedPair } from './typed-pair';
 

@@ -1,4 +1,4 @@
-import { inOrder } from '@dialoga/core';
+import { inOrder } from '@dialoga/core/model';
 import { useStateOf } from '../store/store';
 import { Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { ReachGrid } from './reach-grid';

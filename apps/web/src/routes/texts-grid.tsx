@@ -1,19 +1,14 @@
-import {
-  editPermitted,
-  editRoute,
-  entriesInOrder,
-  inOrder,
-  judgeText,
-  set,
-  type FieldEdit,
-  type Route,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { editPermitted, editRoute } from '@dialoga/core/fields';
+import { entriesInOrder, inOrder, type Route } from '@dialoga/core/model';
+import { judgeText } from '@dialoga/core/route';
+import type { FieldEdit } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
-import { newId } from '../store/new-id';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 
 const SHOWN: Shown = { kind: 'route', fields: [null, 'stated', null, null, null] };

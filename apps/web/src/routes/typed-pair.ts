@@ -1,4 +1,6 @@
-import { readPair, type FieldEdit, type Project, type Station } from '@dialoga/core';
+import { readPair } from '@dialoga/core/fields';
+import type { Project, Station } from '@dialoga/core/model';
+import type { FieldEdit } from '@dialoga/core/text';
 
 /** The two stations that somebody typed as A → B; null where it is empty or names none, which `refuse` is told. */
 export function typedPair(

@@ -1,4 +1,4 @@
-import type { Ways } from '@dialoga/core';
+import type { Ways } from '@dialoga/core/route';
 import { useEffect, useState } from 'react';
 import { useStateOf } from '../store/store';
 import { checker } from '../worker/checker';

@@ -1,4 +1,5 @@
-import type { Condition, Project, RouteHop } from '@dialoga/core';
+import type { Project } from '@dialoga/core/model';
+import type { Condition, RouteHop } from '@dialoga/core/route';
 import { scalePoint } from 'd3-scale';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';

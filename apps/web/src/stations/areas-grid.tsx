@@ -1,26 +1,17 @@
-import {
-  AREA_KINDS,
-  childrenOf,
-  editArea,
-  formatSpan,
-  memoryOf,
-  newAreaOf,
-  orderAfter,
-  OWN_WRITERS,
-  put,
-  WORD_BITS,
-  type Area,
-  type AreaColumn,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { newAreaOf } from '@dialoga/core/create';
+import { editArea, type AreaColumn } from '@dialoga/core/fields';
+import { AREA_KINDS, childrenOf, orderAfter, OWN_WRITERS, WORD_BITS, type Area } from '@dialoga/core/model';
+import { formatSpan, memoryOf } from '@dialoga/core/place';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (AreaColumn | null)[] = ['name', 'kind', 'wordBits', 'words', 'writers', null, 'lastWord'];
 const SHOWN: Shown = { kind: 'area', fields: FIELDS };

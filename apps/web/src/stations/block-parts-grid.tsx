@@ -1,22 +1,12 @@
-import {
-  ACCESSES,
-  CALLING,
-  dropBlockMember,
-  editBlockMember,
-  entriesInOrder,
-  memberText,
-  MEMBER_USES,
-  memoryOf,
-  SIGNALS,
-  spanAddresses,
-  type MemberBlock,
-  type MemberColumn,
-} from '@dialoga/core';
+import { dropBlockMember, editBlockMember, memberText, type MemberColumn } from '@dialoga/core/fields';
+import { ACCESSES, CALLING, entriesInOrder, MEMBER_USES, SIGNALS } from '@dialoga/core/model';
+import { memoryOf, spanAddresses } from '@dialoga/core/place';
+import type { MemberBlock } from '@dialoga/core/profiles';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (MemberColumn | null)[] = [
   ...[null, 'name' as const, null, 'offset' as const, 'bits' as const, 'use' as const, 'role' as const],

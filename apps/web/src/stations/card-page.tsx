@@ -1,7 +1,7 @@
-import { settingCard } from '@dialoga/core';
+import { settingCard } from '@dialoga/core/hardware';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import { useStateOf } from '../store/store';
 import { BoxButton, Code, PageTitle, Section } from '../theme/parts';
 import { colour, font, size, space } from '../theme/tokens';

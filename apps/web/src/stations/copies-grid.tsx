@@ -1,23 +1,15 @@
-import {
-  childrenOf,
-  copyUnit,
-  editCopy,
-  formatBits,
-  inOrder,
-  lengthBits,
-  placeText,
-  type CopyColumn,
-  type MemoryCopy,
-} from '@dialoga/core';
+import { copyUnit, editCopy, type CopyColumn } from '@dialoga/core/fields';
+import { childrenOf, inOrder, type MemoryCopy } from '@dialoga/core/model';
+import { formatBits, lengthBits, placeText } from '@dialoga/core/place';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly CopyColumn[] = ['name', 'from', 'to', 'length', 'reader', 'comment'];
 const SHOWN: Shown = { kind: 'copy', fields: FIELDS };

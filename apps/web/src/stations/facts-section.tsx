@@ -1,18 +1,7 @@
-import {
-  editStation,
-  firmwareText,
-  inOrder,
-  profilesToChoose,
-  replaceProfile,
-  set,
-  PARTIES,
-  ROLES,
-  RUN_STATES,
-  takenFromText,
-  type Replacement,
-  type Station,
-  type StationColumn,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { editStation, firmwareText, takenFromText, type StationColumn } from '@dialoga/core/fields';
+import { inOrder, PARTIES, ROLES, RUN_STATES, type Station } from '@dialoga/core/model';
+import { profilesToChoose, replaceProfile, type Replacement } from '@dialoga/core/profiles';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
@@ -24,7 +13,7 @@ import { colour, size, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { rememberedName } from '../wiring/remembered-name';
 import { ReplaceDialog } from './replace-dialog';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const List = styled.dl`
   display: grid;

@@ -1,14 +1,14 @@
+import { readTable } from '@dialoga/core/formats';
 import {
   LIST_COLUMNS,
   listRows,
   planList,
-  readTable,
   recogniseColumns,
-  unreadSentence,
   type ColumnChoice,
   type ListColumn,
   type ListPlan,
-} from '@dialoga/core';
+} from '@dialoga/core/hardware';
+import { unreadSentence } from '@dialoga/core/text';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -16,7 +16,7 @@ import styled from 'styled-components';
 import { Grid } from '../grid/grid';
 import type { GridColumn, GridRow } from '../grid/types';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, PageTitle, Section, SectionHead, Select } from '../theme/parts';

@@ -1,29 +1,25 @@
+import { put } from '@dialoga/core/change';
+import { editLanding, type LandingColumn } from '@dialoga/core/fields';
 import {
   childrenOf,
-  editLanding,
-  formatAddress,
   inOrder,
   isTyped,
   LANDING_ROLES,
-  memoryOf,
   orderAfter,
-  pointText,
-  put,
-  refused,
-  slotName,
-  type FieldEdit,
   type Landing,
-  type LandingColumn,
   type Project,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { formatAddress, memoryOf, pointText } from '@dialoga/core/place';
+import { slotName } from '@dialoga/core/rack';
+import { refused, type FieldEdit } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (LandingColumn | null)[] = [
   null,

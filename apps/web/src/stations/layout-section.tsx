@@ -1,3 +1,5 @@
+import { set } from '@dialoga/core/change';
+import { sampleBytes } from '@dialoga/core/data';
 import {
   ALIGNMENTS,
   ASSUMED_LAYOUT,
@@ -5,18 +7,16 @@ import {
   BYTE_ORDERS,
   NUMBERINGS,
   REGISTER_ORDERS,
-  sampleBytes,
-  set,
   CHARACTER_SIZES,
   STRING_HEADERS,
   type LayoutRule,
   type Station,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
 import styled from 'styled-components';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead, Select } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const Table = styled.div`
   display: grid;

@@ -1,4 +1,5 @@
-import { encodingOf, readTable, tableOf, textIn, unread, type Read, type TextTable } from '@dialoga/core';
+import { encodingOf, readTable, tableOf, textIn, type TextTable } from '@dialoga/core/formats';
+import { unread, type Read } from '@dialoga/core/text';
 
 const MOST_BYTES = 50_000_000;
 

@@ -1,4 +1,5 @@
-import { childrenOf, copiesOfModule, followUpModule, type Station } from '@dialoga/core';
+import { childrenOf, type Station } from '@dialoga/core/model';
+import { copiesOfModule, followUpModule } from '@dialoga/core/told';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useStateOf } from '../store/store';

@@ -1,4 +1,6 @@
-import { slotName, type MovePlan, type Rack } from '@dialoga/core';
+import type { MovePlan } from '@dialoga/core/hardware';
+import type { Rack } from '@dialoga/core/model';
+import { slotName } from '@dialoga/core/rack';
 import { useState } from 'react';
 import { AskDialog } from '../forms/ask-dialog';
 import { Code, Select } from '../theme/parts';

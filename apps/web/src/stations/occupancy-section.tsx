@@ -1,4 +1,5 @@
-import { childrenOf, type Strip } from '@dialoga/core';
+import { childrenOf } from '@dialoga/core/model';
+import type { Strip } from '@dialoga/core/sheet';
 import { useEffect, useState } from 'react';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';

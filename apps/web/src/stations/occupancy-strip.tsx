@@ -1,4 +1,4 @@
-import { type Strip, type StripPart } from '@dialoga/core';
+import type { Strip, StripPart } from '@dialoga/core/sheet';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import { Link, useParams } from 'react-router';

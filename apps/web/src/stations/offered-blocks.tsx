@@ -1,8 +1,9 @@
-import { offeredBlocks, takeBlock, type Station } from '@dialoga/core';
-import { newId } from '../store/new-id';
+import { offeredBlocks, takeBlock } from '@dialoga/core/create';
+import type { Station } from '@dialoga/core/model';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 /** Blocks that the type of a station takes of its memory, as long as they are not reserved there: one press reserves one. */
 export function OfferedBlocks({ station }: { station: Station }) {

@@ -1,12 +1,14 @@
-import { childrenOf, editPort, keepForSettingBack, ownPorts, setBack, type Station } from '@dialoga/core';
+import { editPort, keepForSettingBack, setBack } from '@dialoga/core/fields';
+import { childrenOf, type Station } from '@dialoga/core/model';
+import { ownPorts } from '@dialoga/core/wiring';
 import styled from 'styled-components';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { rememberedName } from '../wiring/remembered-name';
 import { formatWhen } from '../words/when';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const List = styled.ul`
   margin: 0;

@@ -1,4 +1,5 @@
-import { ownerMapOf, slotName } from '@dialoga/core';
+import { ownerMapOf } from '@dialoga/core/hardware';
+import { slotName } from '@dialoga/core/rack';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Grid } from '../grid/grid';

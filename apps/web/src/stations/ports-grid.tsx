@@ -1,34 +1,35 @@
+import { changesNothing, put } from '@dialoga/core/change';
+import { newPort } from '@dialoga/core/create';
 import {
-  ADDRESS_SOURCES,
-  changesNothing,
-  childrenOf,
   editPort,
-  inOrder,
   furtherText,
   keepForSettingBack,
-  listeningOn,
   listeningText,
-  newPort,
   offText,
   POOL_UNKNOWN,
+  tunnelText,
+  type PortColumn,
+} from '@dialoga/core/fields';
+import {
+  ADDRESS_SOURCES,
+  childrenOf,
+  inOrder,
   orderAfter,
   PURPOSES,
-  put,
-  tunnelText,
   type Port,
-  type PortColumn,
   type Project,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { listeningOn } from '@dialoga/core/wiring';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
+import { SmallGrid } from '../grid/small-grid';
 import { rememberedName } from '../wiring/remembered-name';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly PortColumn[] = [
   'name',

@@ -1,29 +1,26 @@
+import { set } from '@dialoga/core/change';
+import { childrenOf, inOrder, orderAfter, type Profile } from '@dialoga/core/model';
 import {
   addFigure,
-  childrenOf,
   editProfile,
   FIGURE_FORMS,
-  inOrder,
   newProfile,
-  orderAfter,
   profileBlocks,
   profileFigures,
-  set,
-  type FieldEdit,
-  type Profile,
-} from '@dialoga/core';
+} from '@dialoga/core/profiles';
+import type { FieldEdit } from '@dialoga/core/text';
 import { useMemo } from 'react';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import styled from 'styled-components';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour } from '../theme/tokens';
 import { BlockPartsGrid } from './block-parts-grid';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'profile', title: 'Profile', names: true, track: 'minmax(240px, 1.4fr)' },

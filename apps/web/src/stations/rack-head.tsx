@@ -1,13 +1,14 @@
-import { addZone, editRack, type Rack, type RackColumn } from '@dialoga/core';
+import { addZone, editRack, type RackColumn } from '@dialoga/core/fields';
+import type { Rack } from '@dialoga/core/model';
 import styled from 'styled-components';
 import { InlineInput } from '../forms/inline-input';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch } from '../store/store';
 import { SectionHead, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const Facts = styled.p`
   display: flex;

@@ -1,4 +1,4 @@
-import type { Replacement } from '@dialoga/core';
+import type { Replacement } from '@dialoga/core/profiles';
 import { AskDialog } from '../forms/ask-dialog';
 import { Code } from '../theme/parts';
 

@@ -1,22 +1,15 @@
-import {
-  childrenOf,
-  editReservation,
-  entriesInOrder,
-  formatBits,
-  mayStartText,
-  memoryOf,
-  refused,
-  set,
-  spanAddresses,
-  type ReservationColumn,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { editReservation, mayStartText, type ReservationColumn } from '@dialoga/core/fields';
+import { childrenOf, entriesInOrder } from '@dialoga/core/model';
+import { formatBits, memoryOf, spanAddresses } from '@dialoga/core/place';
+import { refused } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (ReservationColumn | null)[] = [null, 'from', 'length', 'owner', 'reason', 'puts', 'mayStart'];
 const SHOWN: Shown = { kind: 'area', list: 'reservations', fields: FIELDS };

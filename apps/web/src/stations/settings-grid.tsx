@@ -1,21 +1,15 @@
-import {
-  dropWithDependents,
-  editSetting,
-  fieldsToSet,
-  SETTING_STATES,
-  SETTING_WAYS,
-  type FieldToSet,
-  type SettingColumn,
-  type Station,
-} from '@dialoga/core';
+import { dropWithDependents } from '@dialoga/core/change';
+import { editSetting, type SettingColumn } from '@dialoga/core/fields';
+import { SETTING_STATES, SETTING_WAYS, type Station } from '@dialoga/core/model';
+import { fieldsToSet, type FieldToSet } from '@dialoga/core/setting';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { rememberedName } from '../wiring/remembered-name';
 import { formatWhen } from '../words/when';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (SettingColumn | null)[] = [null, null, 'found', 'state', 'how', 'firmware', 'was', null];
 const SHOWN: Shown = { kind: 'setting', fields: FIELDS };

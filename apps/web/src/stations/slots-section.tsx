@@ -1,36 +1,23 @@
-import {
-  childrenOf,
-  editModule,
-  formatBits,
-  formatRadioPlace,
-  landedOf,
-  orderAfter,
-  planMove,
-  put,
-  radioPlaceOf,
-  slotName,
-  slotRows,
-  zoneAt,
-  MODULE_KINDS,
-  type Module,
-  type ModuleColumn,
-  type MovePlan,
-  type Project,
-  type Rack,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { editModule, type ModuleColumn } from '@dialoga/core/fields';
+import { planMove, type MovePlan } from '@dialoga/core/hardware';
+import { childrenOf, orderAfter, MODULE_KINDS, type Module, type Project, type Rack } from '@dialoga/core/model';
+import { formatBits } from '@dialoga/core/place';
+import { landedOf, slotName, slotRows, zoneAt } from '@dialoga/core/rack';
+import { formatRadioPlace, radioPlaceOf } from '@dialoga/core/wiring';
 import { useState, type KeyboardEvent } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { CellAt, CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { SectionHead, TextButton } from '../theme/parts';
 import { MoveDialog } from './move-dialog';
 import { RackHead } from './rack-head';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { ZonesGrid } from './zones-grid';
 
 const FIELDS: readonly (ModuleColumn | null)[] = [

@@ -1,10 +1,12 @@
-import { childrenOf, reservedBlocks, tallyOf, type Party } from '@dialoga/core';
+import { tallyOf } from '@dialoga/core/check';
+import { childrenOf, type Party } from '@dialoga/core/model';
+import { reservedBlocks } from '@dialoga/core/profiles';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import { Counts } from '../marks/counts';
 import { useCounting } from '../store/checked';
-import { askPath } from '../routes/ask-path';
+import { askPath } from '../page/ask-path';
 import { useStateOf } from '../store/store';
 import { PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';

@@ -1,18 +1,9 @@
-import {
-  childrenOf,
-  editStation,
-  inOrder,
-  newPort,
-  newStation,
-  orderAfter,
-  profilesToChoose,
-  PARTIES,
-  put,
-  ROLES,
-  tallyOf,
-  type Station,
-  type StationColumn,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { tallyOf } from '@dialoga/core/check';
+import { newPort, newStation } from '@dialoga/core/create';
+import { editStation, type StationColumn } from '@dialoga/core/fields';
+import { childrenOf, inOrder, orderAfter, PARTIES, ROLES, type Station } from '@dialoga/core/model';
+import { profilesToChoose } from '@dialoga/core/profiles';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
@@ -22,11 +13,11 @@ import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { Counts } from '../marks/counts';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useCounting } from '../store/checked';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { PageTitle } from '../theme/parts';
-import { useEdits } from './use-edits';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly StationColumn[] = ['name', 'roles', 'typeText', 'profile', 'party', 'supplier'];
 const SHOWN: Shown = { kind: 'station', fields: [null, ...FIELDS] };

@@ -1,29 +1,25 @@
+import { set } from '@dialoga/core/change';
+import { newView } from '@dialoga/core/create';
+import { editView, formatWritten, writesTable, type ViewColumn } from '@dialoga/core/fields';
 import {
   ACCESSES,
   BYTE_ORDERS,
   childrenOf,
-  editView,
-  formatWritten,
-  memoryOf,
-  newView,
-  NOTATION,
   NOTATIONS,
   NUMBERINGS,
   orderAfter,
-  refused,
-  set,
   TABLES,
   UNITS,
-  writesTable,
-  type ViewColumn,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { memoryOf, NOTATION } from '@dialoga/core/place';
+import { refused } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (ViewColumn | null)[] = [
   null,

@@ -1,9 +1,11 @@
-import { addZone, editZone, entriesInOrder, MODULE_KINDS, set, type Rack, type ZoneColumn } from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { addZone, editZone, type ZoneColumn } from '@dialoga/core/fields';
+import { entriesInOrder, MODULE_KINDS, type Rack } from '@dialoga/core/model';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { newId } from '../store/new-id';
-import { SmallGrid } from './small-grid';
-import { useEdits } from './use-edits';
+import { newId } from '../api/new-id';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly ZoneColumn[] = ['name', 'slot', 'size', 'kinds', 'first', 'gaps'];
 const COLUMNS: readonly GridColumn[] = [

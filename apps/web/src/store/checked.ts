@@ -1,4 +1,4 @@
-import type { Finding } from '@dialoga/core';
+import type { Finding } from '@dialoga/core/finding';
 import { useDeferredValue, useMemo } from 'react';
 import type { FindingsState } from './findings-slice';
 import { useStateOf } from './store';

@@ -1,4 +1,4 @@
-import type { ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
 import { checker } from '../worker/checker';
 import { findingsSlice } from './findings-slice';
 import { projectSlice } from './project-slice';

@@ -1,4 +1,5 @@
-import { dropWithDependents, reachedBy, type Kind, type Reached } from '@dialoga/core';
+import { dropWithDependents, reachedBy, type Reached } from '@dialoga/core/change';
+import type { Kind } from '@dialoga/core/model';
 import { edit } from './editing';
 import { projectSlice } from './project-slice';
 import type { Thunk } from './store';

@@ -1,7 +1,7 @@
-import { apply, changesNothing, invert, tooLong, type Change, type ChangeSet } from '@dialoga/core';
+import { apply, changesNothing, invert, tooLong, type Change, type ChangeSet } from '@dialoga/core/change';
 import { check } from './checking';
 import { keepEdits } from './kept-edits';
-import { newId } from './new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from './project-slice';
 import { send } from './sending';
 import type { Thunk } from './store';

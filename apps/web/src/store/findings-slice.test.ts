@@ -1,4 +1,5 @@
-import type { Finding, LaneResult } from '@dialoga/core';
+import type { LaneResult } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
 import type { Checked } from '../worker/checker.worker';
 import { findingsSlice, type FindingsState } from './findings-slice';
 

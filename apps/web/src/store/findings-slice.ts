@@ -1,4 +1,6 @@
-import { Table, type Accepted, type Finding, type LaneResult } from '@dialoga/core';
+import type { Accepted, LaneResult } from '@dialoga/core/check';
+import type { Finding } from '@dialoga/core/finding';
+import { Table } from '@dialoga/core/model';
 import type { Checked } from '../worker/checker.worker';
 import { plainSlice } from './plain-slice';
 

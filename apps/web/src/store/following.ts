@@ -1,4 +1,4 @@
-import { apply } from '@dialoga/core';
+import { apply } from '@dialoga/core/change';
 import { api } from '../api/client';
 import { growingPause } from '../api/growing-pause';
 import { check } from './checking';

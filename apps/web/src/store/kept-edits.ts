@@ -1,5 +1,5 @@
-import type { ChangeSet } from '@dialoga/core';
-import { newId } from './new-id';
+import type { ChangeSet } from '@dialoga/core/change';
+import { newId } from '../api/new-id';
 
 /**
  * Edits that the server has not acknowledged are kept in the browser: over a reload, and over a server that is away.

@@ -1,11 +1,11 @@
-import { overlapsPaths, type ChangeSet } from '@dialoga/core';
+import { overlapsPaths, type ChangeSet } from '@dialoga/core/change';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { growingPause } from '../api/growing-pause';
 import { openInChecker } from '../worker/checker';
 import { findingsSlice } from './findings-slice';
 import { keepEdits, keptEdits } from './kept-edits';
 import { placeOf } from './place';
-import { projectFromBytes } from './opened';
+import { projectFromBytes } from '../api/opened';
 import { projectSlice, type Aside } from './project-slice';
 import type { Thunk } from './store';
 

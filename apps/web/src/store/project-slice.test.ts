@@ -1,4 +1,5 @@
-import { Project, type ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
+import { Project } from '@dialoga/core/model';
 import { projectSlice, type ProjectState } from './project-slice';
 
 const { actions, reducer } = projectSlice;

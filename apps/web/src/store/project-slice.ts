@@ -1,4 +1,5 @@
-import type { ChangeSet, Project, Refusal } from '@dialoga/core';
+import type { ChangeSet, Refusal } from '@dialoga/core/change';
+import type { Project } from '@dialoga/core/model';
 import type { JournalEntry } from '../api/client';
 import type { Dropping } from './dropping';
 import { plainSlice } from './plain-slice';

@@ -6,16 +6,16 @@ import {
   withPutBack,
   withStoredBefore,
   type ChangeSet,
-  type Project,
   type Refusal,
-} from '@dialoga/core';
+} from '@dialoga/core/change';
+import type { Project } from '@dialoga/core/model';
 import { api, type JournalEntry } from '../api/client';
 import { checker, openInChecker } from '../worker/checker';
 import { checkRest } from './checking';
 import { keep } from './editing';
 import { findingsSlice } from './findings-slice';
-import { newId } from './new-id';
-import { projectFromBytes } from './opened';
+import { newId } from '../api/new-id';
+import { projectFromBytes } from '../api/opened';
 import { projectSlice, type Aside } from './project-slice';
 import { send } from './sending';
 import type { Thunk } from './store';

@@ -1,4 +1,4 @@
-import type { ChangeSet } from '@dialoga/core';
+import type { ChangeSet } from '@dialoga/core/change';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { growingPause } from '../api/growing-pause';
 import { keep } from './editing';

@@ -1,27 +1,23 @@
+import { dropMember, editMember, editStructure } from '@dialoga/core/fields';
 import {
   ASSUMED_LAYOUT,
   childrenOf,
-  dropMember,
-  editMember,
-  editStructure,
   entriesInOrder,
-  formatBits,
   inOrder,
-  layOut,
-  typeText,
   type Alignment,
-  type LaidStructure,
   type Structure,
-} from '@dialoga/core';
+} from '@dialoga/core/model';
+import { formatBits } from '@dialoga/core/place';
+import { layOut, typeText, type LaidStructure } from '@dialoga/core/structure';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { PageTitle } from '../theme/parts';
 
 const ALIGNMENTS: readonly Alignment[] = ['1', '2', '4', 'natural'];

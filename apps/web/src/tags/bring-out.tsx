@@ -1,4 +1,6 @@
-import { exportTags, tagRows, writeCsv, writeIecText, writePlcopen, type Station } from '@dialoga/core';
+import { tagRows, writeCsv, writeIecText, writePlcopen } from '@dialoga/core/formats';
+import type { Station } from '@dialoga/core/model';
+import { exportTags } from '@dialoga/core/tags';
 import { useStateOf } from '../store/store';
 import { Select } from '../theme/parts';
 

@@ -8,7 +8,7 @@ import {
   type Encoding,
   type Separator,
   type TagColumnName,
-} from '@dialoga/core';
+} from '@dialoga/core/formats';
 import styled from 'styled-components';
 import { Select } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';

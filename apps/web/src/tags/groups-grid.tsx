@@ -1,10 +1,11 @@
-import { dropGroup, editGroup, entriesInOrder, inOrder, type Station } from '@dialoga/core';
+import { dropGroup, editGroup } from '@dialoga/core/fields';
+import { entriesInOrder, inOrder, type Station } from '@dialoga/core/model';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
 import { newRow } from '../grid/new-row';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { SectionHead } from '../theme/parts';
 import { Foot } from './foot';
 

@@ -1,10 +1,11 @@
-import { besideInputs, childrenOf, type ImageRemedy } from '@dialoga/core';
+import { childrenOf } from '@dialoga/core/model';
+import { besideInputs, type ImageRemedy } from '@dialoga/core/tags';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import type { GridColumn } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { Empty, PageTitle, Scroll, Section, SectionHead, TextButton } from '../theme/parts';
 

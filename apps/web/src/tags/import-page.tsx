@@ -1,24 +1,15 @@
-import {
-  BECOMES,
-  columnsText,
-  fieldsOf,
-  importChanges,
-  lastImport,
-  unreadSentence,
-  type Becomes,
-  type Chosen,
-  type ImportPlan,
-  type TagList,
-} from '@dialoga/core';
+import { columnsText, fieldsOf, type TagList } from '@dialoga/core/formats';
+import { BECOMES, importChanges, lastImport, type Becomes, type Chosen, type ImportPlan } from '@dialoga/core/tags';
+import { unreadSentence } from '@dialoga/core/text';
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import { Grid } from '../grid/grid';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, Empty, PageTitle, Section, SectionHead } from '../theme/parts';

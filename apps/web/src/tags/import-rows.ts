@@ -1,18 +1,16 @@
+import { tagFieldText } from '@dialoga/core/fields';
+import type { TagList } from '@dialoga/core/formats';
+import { nameKey, type Project, type Tag } from '@dialoga/core/model';
 import {
   BECOMES,
-  nameKey,
   plannedTag,
   rowContext,
-  tagFieldText,
   tagOfRow,
   type Becomes,
   type Chosen,
   type ImportPlan,
   type PlannedTag,
-  type Project,
-  type Tag,
-  type TagList,
-} from '@dialoga/core';
+} from '@dialoga/core/tags';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
 
 export const IMPORT_COLUMNS: readonly GridColumn[] = [

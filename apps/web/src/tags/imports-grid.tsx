@@ -1,9 +1,10 @@
-import { childrenOf, editImportSource, type TagImport } from '@dialoga/core';
+import { editImportSource } from '@dialoga/core/fields';
+import { childrenOf, type TagImport } from '@dialoga/core/model';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { CellEdit, GridColumn } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { Foot } from './foot';

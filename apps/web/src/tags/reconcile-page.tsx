@@ -1,23 +1,17 @@
-import {
-  bindChanges,
-  BINDINGS,
-  childrenOf,
-  NEAR_SCORES,
-  tagFieldText,
-  placeText,
-  set,
-  type Binding,
-  type Reconciled,
-  type TagPair,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { tagFieldText } from '@dialoga/core/fields';
+import { BINDINGS, childrenOf, type Binding } from '@dialoga/core/model';
+import { placeText } from '@dialoga/core/place';
+import { bindChanges, type Reconciled, type TagPair } from '@dialoga/core/tags';
+import { NEAR_SCORES } from '@dialoga/core/text';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { NothingHere } from '../frame/nothing-here';
+import { NothingHere } from '../page/nothing-here';
 import { Grid } from '../grid/grid';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, PageTitle, Select } from '../theme/parts';

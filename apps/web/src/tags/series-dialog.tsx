@@ -1,21 +1,11 @@
-import {
-  ACCESSES,
-  childrenOf,
-  orderAfter,
-  planSeries,
-  readTagContext,
-  readTagField,
-  seriesChanges,
-  tagFieldText,
-  type Access,
-  type Station,
-  type TagSeries,
-} from '@dialoga/core';
+import { readTagContext, readTagField, tagFieldText } from '@dialoga/core/fields';
+import { ACCESSES, childrenOf, orderAfter, type Access, type Station, type TagSeries } from '@dialoga/core/model';
+import { planSeries, seriesChanges } from '@dialoga/core/tags';
 import { useMemo, useState } from 'react';
 import { AskDialog } from '../forms/ask-dialog';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { Code, Input, Select } from '../theme/parts';
 
 const SHOWN = 4;

@@ -1,11 +1,13 @@
-import { childrenOf, dropWithDependents, tagFieldText, type TagSeries } from '@dialoga/core';
+import { dropWithDependents } from '@dialoga/core/change';
+import { tagFieldText } from '@dialoga/core/fields';
+import { childrenOf, type TagSeries } from '@dialoga/core/model';
 import { useState } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { GridColumn } from '../grid/types';
 import { useStateOf } from '../store/store';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { SectionHead } from '../theme/parts';
 import { Foot } from './foot';
 import { SeriesDialog } from './series-dialog';

@@ -1,13 +1,6 @@
-import {
-  ACCESSES,
-  OPENNESS,
-  PANEL_ELEMENTS,
-  panelElementsFor,
-  POLARITIES,
-  SIGNAL_KINDS,
-  type Tag,
-  type TagColumn,
-} from '@dialoga/core';
+import type { TagColumn } from '@dialoga/core/fields';
+import { ACCESSES, OPENNESS, PANEL_ELEMENTS, POLARITIES, SIGNAL_KINDS, type Tag } from '@dialoga/core/model';
+import { panelElementsFor } from '@dialoga/core/tags';
 import type { GridColumn } from '../grid/types';
 
 export type ShownColumn = TagColumn | 'bound' | 'from';

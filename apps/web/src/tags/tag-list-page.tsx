@@ -1,14 +1,8 @@
-import {
-  addressAfterTag,
-  asksForTags,
-  childrenOf,
-  editTag,
-  pasteTags,
-  pointsOf,
-  type Exchange,
-  type FieldEdit,
-  type TagColumn,
-} from '@dialoga/core';
+import { editTag, type TagColumn } from '@dialoga/core/fields';
+import { childrenOf, type Exchange } from '@dialoga/core/model';
+import { asksForTags, pointsOf } from '@dialoga/core/place';
+import { addressAfterTag, pasteTags } from '@dialoga/core/tags';
+import type { FieldEdit } from '@dialoga/core/text';
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -16,15 +10,15 @@ import { useGridLink } from '../findings/use-grid-link';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { rememberedName } from '../wiring/remembered-name';
-import { NothingHere } from '../frame/nothing-here';
-import { useOwnPlace } from '../frame/use-own-place';
+import { NothingHere } from '../page/nothing-here';
+import { useOwnPlace } from '../page/use-own-place';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { CellEdit } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { useEdits } from '../stations/use-edits';
+import { useEdits } from '../store/use-edits';
 import { Empty, Input, PageTitle, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { BringOut } from './bring-out';

@@ -1,4 +1,6 @@
-import { boundTo, tagFieldText, type Project, type Tag } from '@dialoga/core';
+import { tagFieldText } from '@dialoga/core/fields';
+import type { Project, Tag } from '@dialoga/core/model';
+import { boundTo } from '@dialoga/core/tags';
 import type { GridCell, GridRow } from '../grid/types';
 import { COLUMN_SETS, optionsOf, type ColumnSet, type ShownColumn } from './tag-columns';
 

@@ -1,4 +1,5 @@
-import { asksForTags, childrenOf, inOrder, pointsOf, type Station } from '@dialoga/core';
+import { childrenOf, inOrder, type Station } from '@dialoga/core/model';
+import { asksForTags, pointsOf } from '@dialoga/core/place';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Grid } from '../grid/grid';

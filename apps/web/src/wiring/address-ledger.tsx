@@ -1,4 +1,5 @@
-import { ledgerOf, nextFreeInLedger, type Ledger, type LedgerRun, type Network, type Port } from '@dialoga/core';
+import type { Network, Port } from '@dialoga/core/model';
+import { ledgerOf, nextFreeInLedger, type Ledger, type LedgerRun } from '@dialoga/core/wiring';
 import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import { useStateOf } from '../store/store';

@@ -1,4 +1,6 @@
-import { copiesOf, followUp, numberText, type Port } from '@dialoga/core';
+import type { Port } from '@dialoga/core/model';
+import { copiesOf, followUp } from '@dialoga/core/told';
+import { numberText } from '@dialoga/core/wiring';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead } from '../theme/parts';
 import { CopiesList, isSo } from './copies-list';

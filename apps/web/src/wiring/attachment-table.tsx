@@ -1,24 +1,16 @@
-import {
-  attachmentsOf,
-  attachmentWords,
-  editAttachment,
-  editPort,
-  inOrder,
-  parseMask,
-  type AttachmentRow,
-  type Network,
-  type Port,
-} from '@dialoga/core';
+import { editAttachment, editPort } from '@dialoga/core/fields';
+import { inOrder, type Network, type Port } from '@dialoga/core/model';
+import { attachmentsOf, attachmentWords, parseMask, type AttachmentRow } from '@dialoga/core/wiring';
 import { useMemo } from 'react';
 import { useLocation, useParams } from 'react-router';
 import styled from 'styled-components';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
-import { useOwnPlace } from '../frame/use-own-place';
+import { useOwnPlace } from '../page/use-own-place';
 import { Grid } from '../grid/grid';
 import type { CellAt, CellEdit, GoTo, GridCell, GridColumn, GridRow } from '../grid/types';
-import { useEdits } from '../stations/use-edits';
-import { newId } from '../store/new-id';
+import { useEdits } from '../store/use-edits';
+import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { isShownInTable } from './shown-in-table';
 import { Code, Empty } from '../theme/parts';

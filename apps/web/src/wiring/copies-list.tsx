@@ -1,10 +1,11 @@
-import { tickCopy, untickCopy, type Change, type Copy } from '@dialoga/core';
+import type { Change } from '@dialoga/core/change';
+import { tickCopy, untickCopy, type Copy } from '@dialoga/core/told';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { linkToCell } from '../findings/link';
 import { edit } from '../store/editing';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Code, Differs, Input, TextButton } from '../theme/parts';

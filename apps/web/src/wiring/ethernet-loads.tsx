@@ -1,20 +1,14 @@
-import {
-  ASSUMED_LINK_RATE,
-  ASSUMED_LOAD_LEVEL,
-  editNetwork,
-  inOrder,
-  networkLoad,
-  parseWhole,
-  PROJECT_ID,
-  set,
-  unreadSentence,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { editNetwork } from '@dialoga/core/fields';
+import { inOrder, PROJECT_ID } from '@dialoga/core/model';
+import { parseWhole, unreadSentence } from '@dialoga/core/text';
+import { ASSUMED_LINK_RATE, ASSUMED_LOAD_LEVEL, networkLoad } from '@dialoga/core/time';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import type { GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { space } from '../theme/tokens';

@@ -1,4 +1,5 @@
-import { goesThrough, type Port } from '@dialoga/core';
+import type { Port } from '@dialoga/core/model';
+import { goesThrough } from '@dialoga/core/route';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useStateOf } from '../store/store';

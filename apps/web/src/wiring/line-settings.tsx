@@ -1,29 +1,23 @@
+import { set } from '@dialoga/core/change';
 import {
-  childrenOf,
   editLine,
-  ELECTRICAL,
   hasLineFields,
-  inOrder,
   LINE_FIELDS,
-  LINE_ROLES,
   LINE_WORDS,
   linePath,
   lineText,
-  RADIO_SORTS,
-  set,
-  settingsOfLine,
   type LineField,
   type LineKind,
-  type Network,
-  type Port,
-} from '@dialoga/core';
+} from '@dialoga/core/fields';
+import { childrenOf, ELECTRICAL, inOrder, LINE_ROLES, RADIO_SORTS, type Network, type Port } from '@dialoga/core/model';
+import { settingsOfLine } from '@dialoga/core/wiring';
 import { useLocation, useSearchParams } from 'react-router';
 import { useState } from 'react';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { CellEdit, GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 import { isShownInTable } from './shown-in-table';
 import { useStateOf } from '../store/store';
 import { Section, SectionHead, Select, TextButton } from '../theme/parts';

@@ -1,26 +1,17 @@
-import {
-  editNetwork,
-  formatSubnet,
-  freeSubnet,
-  inOrder,
-  networkText,
-  NETWORK_KINDS,
-  newNetwork,
-  orderAfter,
-  put,
-  WIRINGS,
-  type Network,
-  type NetworkColumn,
-} from '@dialoga/core';
+import { put } from '@dialoga/core/change';
+import { newNetwork } from '@dialoga/core/create';
+import { editNetwork, networkText, type NetworkColumn } from '@dialoga/core/fields';
+import { inOrder, NETWORK_KINDS, orderAfter, WIRINGS, type Network } from '@dialoga/core/model';
+import { formatSubnet, freeSubnet } from '@dialoga/core/wiring';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
-import { newId } from '../store/new-id';
+import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { SmallGrid } from '../stations/small-grid';
-import { useEdits } from '../stations/use-edits';
+import { SmallGrid } from '../grid/small-grid';
+import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'wiring', 'comment'];
 const RADIO: OfOneKind = {

@@ -1,4 +1,4 @@
-import type { Cell } from '@dialoga/core';
+import type { Cell } from '@dialoga/core/finding';
 
 const FIELDS = ['', 'address', 'mask', 'network', 'purpose', 'unit', 'node', 'radio.number', 'telemetry'];
 

@@ -1,4 +1,4 @@
-import { inOrder, type Project } from '@dialoga/core';
+import { inOrder, type Project } from '@dialoga/core/model';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';

@@ -1,42 +1,27 @@
+import { apply, type ChangeSet } from '@dialoga/core/change';
 import {
   acceptancesOf,
-  apply,
   CheckEngine,
-  find,
-  compareRevisions,
   counting,
   inOrderOfWork,
-  endToEndMatrix,
-  overviewOf,
-  planImport,
-  pollPlanOf,
-  pollRemedies,
-  reconcileTags,
-  type Matrix,
-  stripOf,
   type Accepted,
   type Beside,
-  type Binding,
-  type ChangeSet,
   type CheckChange,
-  type Compared,
-  type ExchangePlan,
-  type Finding,
-  type Hit,
-  type ImportPlan,
   type LaneResult,
-  type Overview,
-  type PollRemedies,
-  type Project,
-  type Reconciled,
-  type Strip,
-  waysOf,
-  type TagList,
-  type Ways,
-} from '@dialoga/core';
+} from '@dialoga/core/check';
+import { compareRevisions, type Compared } from '@dialoga/core/compare';
+import { pollPlanOf, pollRemedies, type ExchangePlan, type PollRemedies } from '@dialoga/core/exchange';
+import { find, type Hit } from '@dialoga/core/find';
+import type { Finding } from '@dialoga/core/finding';
+import type { TagList } from '@dialoga/core/formats';
+import type { Binding, Project } from '@dialoga/core/model';
+import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
+import { waysOf, type Ways } from '@dialoga/core/route';
+import { stripOf, type Strip } from '@dialoga/core/sheet';
+import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
 import { expose } from 'comlink';
-import { newId } from '../store/new-id';
-import { projectFromBytes } from '../store/opened';
+import { newId } from '../api/new-id';
+import { projectFromBytes } from '../api/opened';
 
 /** What the page is told after opening or an edit. */
 export interface Checked {

@@ -10,17 +10,16 @@ import {
   tableTags,
   textIn,
   understandTable,
-  unread,
   workbookSize,
   type Decimal,
   type Encoding,
-  type Read,
   type Separator,
   type TagColumns,
-  type TagFormat,
   type TagList,
   type TextTable,
-} from '@dialoga/core';
+} from '@dialoga/core/formats';
+import type { TagFormat } from '@dialoga/core/model';
+import { unread, type Read } from '@dialoga/core/text';
 import { expose } from 'comlink';
 
 const MOST_BYTES = 50_000_000;

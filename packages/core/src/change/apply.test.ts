@@ -3,7 +3,7 @@ import { writeProject } from '../file/canonical.js';
 import { randomEdit, THEMES, smallPlant } from '../testing/random-edits.testing.js';
 import { applied, twoStations } from '../testing/two-stations.testing.js';
 import type { Project } from '../model/project.js';
-import { newStation } from '../model/create.js';
+import { newStation } from '../create/new-entities.js';
 import { apply, type Refusal } from './apply.js';
 import { invert, type Change, type ChangeSet } from './change.js';
 import { diff } from './diff.js';

@@ -1,7 +1,7 @@
 import type { Acceptance } from '../model/acceptance.js';
 import { digestOf } from '../model/digest.js';
 import type { Project } from '../model/project.js';
-import type { Finding } from './finding.js';
+import type { Finding } from '../finding/finding.js';
 
 /** What a finding rests on, as a short text: equal as long as everything that it says is equal. */
 export function restsOn(finding: Finding): string {

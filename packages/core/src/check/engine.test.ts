@@ -6,7 +6,7 @@ import { plantOf, randomEdit, smallPlant, taggedPlant, THEMES } from '../testing
 import { codesOf } from '../testing/two-stations.testing.js';
 import { RULES } from './catalogue.js';
 import { CheckEngine, type CheckChange } from './engine.js';
-import type { Finding } from './finding.js';
+import type { Finding } from '../finding/finding.js';
 
 const theme = fc.constantFrom(...THEMES);
 const steps = fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { minLength: 4, maxLength: 30 });

@@ -7,7 +7,7 @@ import { PROJECT_ID, type Kind } from '../model/kinds.js';
 import { listKey, type EntityChange, type Project } from '../model/project.js';
 import { listsOf } from '../model/references.js';
 import { RULES } from './catalogue.js';
-import type { Finding } from './finding.js';
+import type { Finding } from '../finding/finding.js';
 import { FindingsInForce } from './findings-in-force.js';
 import { Readers } from './readers.js';
 import { RecordingReader } from './recording-reader.js';

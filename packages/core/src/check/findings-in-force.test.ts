@@ -1,5 +1,5 @@
 import { FindingsInForce } from './findings-in-force.js';
-import type { Cell, Finding } from './finding.js';
+import type { Cell, Finding } from '../finding/finding.js';
 
 const cell = (id: string): Cell => ({ kind: 'claim', id, path: ['type'] });
 const finding = (code: string, message: string, rest: Partial<Finding> = {}): Finding => ({

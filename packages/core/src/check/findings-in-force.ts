@@ -1,5 +1,5 @@
 import { RULES } from './catalogue.js';
-import { lanesOf, type Cell, type Finding } from './finding.js';
+import { lanesOf, type Cell, type Finding } from '../finding/finding.js';
 
 const META = new Map(RULES.map((rule) => [rule.meta.code, rule.meta]));
 

@@ -2,7 +2,7 @@ import { apply } from '../change/apply.js';
 import type { Change, ChangeSet } from '../change/change.js';
 import { overlapsPaths } from '../change/overlap.js';
 import type { Project } from '../model/project.js';
-import type { Finding } from './finding.js';
+import type { Finding } from '../finding/finding.js';
 import { fixesOf } from './fixes-of.js';
 
 /** The proposed fixes of several findings as one step. */

@@ -1,6 +1,6 @@
 import type { Change, ChangeSet } from '../change/change.js';
 import type { Reader } from '../model/project.js';
-import { lanesOf, type Finding } from './finding.js';
+import { lanesOf, type Finding } from '../finding/finding.js';
 import { putBack } from './put-back.js';
 import type { Fix } from './rule.js';
 import { ruleOf } from './sentence.js';

@@ -7,7 +7,7 @@ import { lane, projectOf } from '../testing/lanes.testing.js';
 import { holds } from '../testing/oracle.testing.js';
 import { ruleOf } from './sentence.js';
 import { CheckEngine } from './engine.js';
-import type { Finding } from './finding.js';
+import type { Finding } from '../finding/finding.js';
 
 const anyLane: fc.Arbitrary<Project> = fc.oneof(
   lane.map(projectOf),

@@ -1,9 +1,9 @@
-import { formatBits, formatLength } from '../address/length.js';
+import { formatBits, formatLength } from '../place/length.js';
 import { readable } from '../model/as-typed.js';
 import { laneName, type Comparison } from '../lane/compare.js';
 import { rangeOf, type Side } from '../lane/side.js';
 import type { Length } from '../model/claim.js';
-import type { Cell } from './finding.js';
+import type { Cell } from '../finding/finding.js';
 import type { Context, Report } from './rule.js';
 
 /** What a rule about a lane has to say beyond what every such finding says. */

@@ -1,4 +1,4 @@
-import { slotName } from '../hardware/slots.js';
+import { slotName } from '../rack/slots.js';
 import type { Module } from '../model/module.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';

@@ -1,7 +1,7 @@
 import type { Entity, Kind } from '../model/kinds.js';
 import { byOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import { SEVERITIES, type Finding } from './finding.js';
+import { SEVERITIES, type Finding } from '../finding/finding.js';
 
 /** What findings are listed under, in the order of the steps; the project as a whole comes first. */
 const KINDS_IN_ORDER: readonly Kind[] = ['station', 'network', 'route', 'expectation', 'exchange'];

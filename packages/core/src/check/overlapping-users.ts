@@ -1,4 +1,4 @@
-import { memoryOf, type Memory } from '../address/memory.js';
+import { memoryOf, type Memory } from '../place/memory.js';
 import { userOf, type User } from '../lane/use-words.js';
 import type { Reader } from '../model/project.js';
 import type { Overlap } from './rule.js';

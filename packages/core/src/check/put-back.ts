@@ -1,7 +1,7 @@
 import { dequal } from 'dequal/lite';
-import { formatAddress } from '../address/format-address.js';
-import { formatLength } from '../address/length.js';
-import { memoryOf } from '../address/memory.js';
+import { formatAddress } from '../place/format-address.js';
+import { formatLength } from '../place/length.js';
+import { memoryOf } from '../place/memory.js';
 import type { Change, Json } from '../change/change.js';
 import { fieldWords } from '../change/field-words.js';
 import { put, set } from '../change/make.js';

@@ -1,7 +1,7 @@
 import type { Change } from '../change/change.js';
 import type { Comparison } from '../lane/compare.js';
 import type { Occupancy, Use } from '../lane/occupancy.js';
-import type { Span } from '../address/resolve.js';
+import type { Span } from '../place/resolve.js';
 import type { Area } from '../model/area.js';
 import type { Expectation } from '../model/expectation.js';
 import type { Route } from '../model/route.js';
@@ -10,7 +10,7 @@ import type { Network } from '../model/network.js';
 import type { ProjectInfo } from '../model/project-info.js';
 import type { Project, Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import type { Finding, Severity } from './finding.js';
+import type { Finding, Severity } from '../finding/finding.js';
 
 /** Sentences of one message, with `{parameters}`. `[[…]]` is underlined: the value that disagrees. */
 export interface Message {

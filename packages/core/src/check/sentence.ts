@@ -1,5 +1,5 @@
 import { RULES } from './catalogue.js';
-import type { Finding, Params } from './finding.js';
+import type { Finding, Params } from '../finding/finding.js';
 import type { Message, Rule } from './rule.js';
 
 /** A piece of a sentence; `differs` is underlined: the value that disagrees. */

@@ -1,6 +1,6 @@
 import type { Claim } from '../model/claim.js';
-import { tagOf } from '../tags/open-of.js';
-import type { Cell } from './finding.js';
+import { tagOf } from '../place/open-of.js';
+import type { Cell } from '../finding/finding.js';
 import { formatType } from '../data/types.js';
 import type { DifferenceOf, Value } from '../lane/difference.js';
 import type { Side } from '../lane/side.js';

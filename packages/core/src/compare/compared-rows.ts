@@ -1,7 +1,7 @@
 import { dequal } from 'dequal/lite';
 import type { Change, Json } from '../change/change.js';
 import { diff } from '../change/diff.js';
-import { sheetRows, SHEET_COLUMNS, type PageCells, type SheetRow } from '../lane/sheet.js';
+import { sheetRows, SHEET_COLUMNS, type PageCells, type SheetRow } from '../sheet/sheet.js';
 import type { End } from '../model/end.js';
 import { KIND_WORDS, type Entity, type Kind } from '../model/kinds.js';
 import { childrenOf, inOrder } from '../model/order.js';

@@ -1,4 +1,4 @@
-import { placeInUnit } from '../address/bit-in-unit.js';
+import { placeInUnit } from './bit-in-unit.js';
 import { numberingUnit, type Frame } from './layout.js';
 
 /**

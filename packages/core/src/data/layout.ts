@@ -1,6 +1,6 @@
 import type { TypeRef } from '../model/claim.js';
 import { DEFAULT_CAPACITY, elementary } from './types.js';
-import { placeInUnit } from '../address/bit-in-unit.js';
+import { placeInUnit } from './bit-in-unit.js';
 import { registerSignificance } from './register-order.js';
 import type { FullLayout } from '../model/layout-defaults.js';
 

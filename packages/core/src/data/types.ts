@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 import type { TypeRef } from '../model/claim.js';
 import { squeezed } from '../text/squeezed.js';
 

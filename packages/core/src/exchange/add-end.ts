@@ -1,6 +1,6 @@
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { newEnd } from '../model/create.js';
+import { newEnd } from '../create/new-entities.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { rolesFor } from './kind-protocols.js';

@@ -1,4 +1,4 @@
-import { newEnd } from '../model/create.js';
+import { newEnd } from '../create/new-entities.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, edited, type FieldEdit } from '../testing/two-stations.testing.js';
 import { adviseTransfer } from './advice.js';

@@ -1,4 +1,4 @@
-import { lengthBits } from '../address/length.js';
+import { lengthBits } from '../place/length.js';
 import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';

@@ -1,10 +1,10 @@
-import { formatBits, lengthBits } from '../address/length.js';
-import { toldFields, TOLD_WORDS } from '../lane/told.js';
+import { formatBits, lengthBits } from '../place/length.js';
+import { toldFields, TOLD_WORDS } from '../told/told.js';
 import { laneName } from '../lane/compare.js';
 import { readToldPlace } from '../lane/told-place.js';
-import { areaBit } from '../address/linear.js';
-import { locate } from '../address/resolve.js';
-import { memoryOf } from '../address/memory.js';
+import { areaBit } from '../data/linear.js';
+import { locate } from '../place/resolve.js';
+import { memoryOf } from '../place/memory.js';
 import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';
 import type { End } from '../model/end.js';
@@ -14,8 +14,8 @@ import type { Reader } from '../model/project.js';
 import type { ReferenceTable } from '../model/words.js';
 import { protocolAt } from '../protocol/catalogue.js';
 import { hex, readRequest } from '../protocol/modbus-frame.js';
-import { placeText } from '../tags/place-text.js';
-import { realPlace } from '../tags/tag-place.js';
+import { placeText } from '../place/place-text.js';
+import { realPlace } from '../place/tag-place.js';
 
 /** One call that a program has to make, or one block that it has to declare: parameters in order, each as it is typed. */
 export interface Call {

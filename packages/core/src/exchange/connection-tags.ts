@@ -1,4 +1,4 @@
-import { lengthBits } from '../address/length.js';
+import { lengthBits } from '../place/length.js';
 import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { readable } from '../model/as-typed.js';

@@ -1,4 +1,4 @@
-import { newPort } from '../model/create.js';
+import { newPort } from '../create/new-entities.js';
 import type { ExchangeKind } from '../model/words.js';
 import { added, edited, twoStations } from '../testing/two-stations.testing.js';
 import { createExchange } from './create-exchange.js';

@@ -1,7 +1,7 @@
 import { apply } from '../change/apply.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { newEnd, newExchange } from '../model/create.js';
+import { newEnd, newExchange } from '../create/new-entities.js';
 import { inOrder, orderAfter } from '../model/order.js';
 import type { ExchangeKind } from '../model/words.js';
 import { rolesFor } from './kind-protocols.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { compareLane } from '../lane/compare.js';
-import { newArea, newEnd, newExchange, newView } from '../model/create.js';
+import { newArea, newEnd, newExchange, newView } from '../create/new-entities.js';
 import type { Landing } from '../model/landing.js';
 import type { Module } from '../model/module.js';
 import { childrenOf } from '../model/order.js';

@@ -1,7 +1,7 @@
-import { lengthBits } from '../address/length.js';
-import { areaBit } from '../address/linear.js';
-import { memoryOf } from '../address/memory.js';
-import { locate } from '../address/resolve.js';
+import { lengthBits } from '../place/length.js';
+import { areaBit } from '../data/linear.js';
+import { memoryOf } from '../place/memory.js';
+import { locate } from '../place/resolve.js';
 import { laneName } from '../lane/compare.js';
 import { readToldPlace } from '../lane/told-place.js';
 import { readable } from '../model/as-typed.js';
@@ -13,7 +13,7 @@ import type { Reader } from '../model/project.js';
 import type { ReferenceTable } from '../model/words.js';
 import { protocolAt } from '../protocol/catalogue.js';
 import { hex, readRequest } from '../protocol/modbus-frame.js';
-import { realPlace } from '../tags/tag-place.js';
+import { realPlace } from '../place/tag-place.js';
 import { requestCost, type RequestCost } from '../time/request-cost.js';
 import { pollPlan, type PollItem, type PollRequest } from '../time/poll-plan.js';
 

@@ -1,4 +1,4 @@
-import { newArea, newEnd, newExchange, newView } from '../model/create.js';
+import { newArea, newEnd, newExchange, newView } from '../create/new-entities.js';
 import type { Project } from '../model/project.js';
 import { CheckEngine } from '../check/engine.js';
 import { childrenOf } from '../model/order.js';

@@ -1,9 +1,9 @@
 import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { memoryOf } from '../address/memory.js';
+import { memoryOf } from '../place/memory.js';
 import type { Area } from '../model/area.js';
 import type { Claim, Length, Place, TypeRef } from '../model/claim.js';
-import { newArea } from '../model/create.js';
+import { newArea } from '../create/new-entities.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';

@@ -1,6 +1,6 @@
 import { writeProject } from '../file/canonical.js';
 import { readProject } from '../file/read-project.js';
-import { newEnd, newExchange } from '../model/create.js';
+import { newEnd, newExchange } from '../create/new-entities.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';

@@ -3,7 +3,7 @@ import type { Change } from '../change/change.js';
 import { isTyped } from '../model/as-typed.js';
 import type { Area } from '../model/area.js';
 import type { Claim, Place } from '../model/claim.js';
-import { newArea, newView } from '../model/create.js';
+import { newArea, newView } from '../create/new-entities.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Landing } from '../model/landing.js';

@@ -1,15 +1,15 @@
-import type { FieldEdit as Edit } from '../station/field-edit.js';
+import type { FieldEdit as Edit } from '../text/field-edit.js';
 import type { Project } from '../model/project.js';
-import { editLane } from '../lane/edit-lane.js';
-import { editBlockMember, memberText } from '../station/edit-block-member.js';
-import { reservedBlocks } from '../station/member-block.js';
-import { editCopy } from '../station/edit-copy.js';
-import { editReservation, mayStartText } from '../station/edit-area.js';
+import { editLane } from '../fields/edit-lane.js';
+import { editBlockMember, memberText } from '../fields/edit-block-member.js';
+import { reservedBlocks } from '../profiles/member-block.js';
+import { editCopy } from '../fields/edit-copy.js';
+import { editReservation, mayStartText } from '../fields/edit-area.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied, codesOf, edited, theFinding, wordsOf } from '../testing/two-stations.testing.js';
-import { editEnd } from './edit-end.js';
-import { editExchange } from './edit-exchange.js';
-import { dropStep, editStep } from './edit-step.js';
+import { editEnd } from '../fields/edit-end.js';
+import { editExchange } from '../fields/edit-exchange.js';
+import { dropStep, editStep } from '../fields/edit-step.js';
 
 const after = (project: Project, { changes }: Edit) => applied(project, { id: 'e', label: '', changes });
 const exchange = (project: Project) => project.get('exchange', 'y')!;

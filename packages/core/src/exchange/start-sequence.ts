@@ -1,5 +1,5 @@
-import { spanAddresses } from '../address/format-address.js';
-import { memoryOf } from '../address/memory.js';
+import { spanAddresses } from '../place/format-address.js';
+import { memoryOf } from '../place/memory.js';
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { digestOf } from '../model/digest.js';

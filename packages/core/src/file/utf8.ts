@@ -1,4 +1,4 @@
-import { encodingOf, fromUtf8, type Encoding } from '../exchange-formats/text-of-bytes.js';
+import { encodingOf, fromUtf8, type Encoding } from '../formats/text-of-bytes.js';
 import type { Problem } from '../model/problem.js';
 
 export type TextRead = { ok: true; text: string } | { ok: false; problem: Problem };

@@ -1,10 +1,10 @@
-import { formatAddress } from '../address/format-address.js';
-import { parseAddress } from '../address/parse-address.js';
-import { locate, resolve, type Span } from '../address/resolve.js';
-import { memoriesOf, memoryOf, viewOf } from '../address/memory.js';
+import { formatAddress } from '../place/format-address.js';
+import { parseAddress } from '../place/parse-address.js';
+import { locate, resolve, type Span } from '../place/resolve.js';
+import { memoriesOf, memoryOf, viewOf } from '../place/memory.js';
 import { laneName } from '../lane/compare.js';
 import type { Use } from '../lane/occupancy.js';
-import { placeOf } from '../tags/tag-place.js';
+import { placeOf } from '../place/tag-place.js';
 import { userOf } from '../lane/use-words.js';
 import { blockOf, rangeOf } from '../lane/side.js';
 

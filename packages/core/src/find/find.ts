@@ -1,5 +1,5 @@
 import { textOf } from '../check/sentence.js';
-import type { Finding } from '../check/finding.js';
+import type { Finding } from '../finding/finding.js';
 import type { Use } from '../lane/occupancy.js';
 import type { Project } from '../model/project.js';
 import { findAddress } from './addresses.js';

@@ -1,4 +1,4 @@
-import type { Cell } from '../check/finding.js';
+import type { Cell } from '../finding/finding.js';
 
 export const HIT_KINDS = [
   'address',

@@ -1,9 +1,9 @@
 import { laneName } from '../lane/compare.js';
-import type { Cell } from '../check/finding.js';
+import type { Cell } from '../finding/finding.js';
 import type { Claim } from '../model/claim.js';
 import type { Entity } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
-import { tagFieldText } from '../tags/tag-field.js';
+import { tagFieldText } from '../fields/tag-field.js';
 import type { Hit, HitKind } from './hit.js';
 
 /** A name, as it is looked in; where it belongs is said when it is found. */

@@ -1,4 +1,4 @@
-import type { Cell } from '../check/finding.js';
+import type { Cell } from '../finding/finding.js';
 import { sharedSpan } from '../lane/occupancy.js';
 import { sideOf } from '../lane/side.js';
 import { useOf } from '../lane/uses.js';

@@ -1,4 +1,4 @@
-import { areaBit, linearBit } from '../address/linear.js';
+import { areaBit, linearBit } from '../data/linear.js';
 import { carriedAt, inPayload, payloadPositions } from '../data/chain.js';
 import type { Side } from '../lane/side.js';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nextFreeIn } from '../lane/totals.js';
+import { nextFreeIn } from '../sheet/totals.js';
 import { at, copying, words } from '../testing/copying.testing.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, edited, theFinding, wordsOf, codesOf, fixed, type FieldEdit } from '../testing/two-stations.testing.js';

@@ -1,12 +1,12 @@
-import { lengthBits } from '../address/length.js';
-import { areaBit, linearBit } from '../address/linear.js';
-import { memoryOf, type Memory } from '../address/memory.js';
-import { joined, locate, type Located, type Span } from '../address/resolve.js';
+import { lengthBits } from '../place/length.js';
+import { areaBit, linearBit } from '../data/linear.js';
+import { memoryOf, type Memory } from '../place/memory.js';
+import { joined, locate, type Located, type Span } from '../place/resolve.js';
 import { readable } from '../model/as-typed.js';
 import type { Place } from '../model/claim.js';
 import type { MemoryCopy } from '../model/memory-copy.js';
 import type { Reader } from '../model/project.js';
-import { realPlace } from '../tags/tag-place.js';
+import { realPlace } from '../place/tag-place.js';
 
 /** One of the two places of a copy. */
 export interface CopyPlace {

@@ -1,4 +1,4 @@
-import { newEnd, newExchange } from '../model/create.js';
+import { newEnd, newExchange } from '../create/new-entities.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, edited, type FieldEdit } from '../testing/two-stations.testing.js';

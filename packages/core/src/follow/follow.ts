@@ -1,5 +1,5 @@
-import { formatSpan } from '../address/format-address.js';
-import type { Span } from '../address/resolve.js';
+import { formatSpan } from '../place/format-address.js';
+import type { Span } from '../place/resolve.js';
 import { claimsIn } from '../lane/claims-in.js';
 import { copiesIn } from '../lane/copies-in.js';
 import { sidesOf } from '../lane/sides-of.js';

@@ -1,4 +1,4 @@
-import { areaBit, linearBit } from '../address/linear.js';
+import { areaBit, linearBit } from '../data/linear.js';
 import { valuePositions } from '../data/layout.js';
 import { elementary } from '../data/types.js';
 import { bitsToValue, formatValue, sampleOf, valueToBits } from '../data/values.js';

@@ -1,5 +1,5 @@
-import { areaBit } from '../address/linear.js';
-import { joined, spansOf, type Span } from '../address/resolve.js';
+import { areaBit } from '../data/linear.js';
+import { joined, spansOf, type Span } from '../place/resolve.js';
 import { valuePositions } from '../data/layout.js';
 import { valuesOf } from '../lane/compare-items.js';
 import type { Side } from '../lane/side.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CheckEngine } from '../check/engine.js';
-import { newArea, newEnd, newExchange, newStation } from '../model/create.js';
+import { newArea, newEnd, newExchange, newStation } from '../create/new-entities.js';
 import type { Area } from '../model/area.js';
 import type { Claim } from '../model/claim.js';
 import { Project } from '../model/project.js';

@@ -1,4 +1,4 @@
-import type { Span } from '../address/resolve.js';
+import type { Span } from '../place/resolve.js';
 import { claimsIn } from '../lane/claims-in.js';
 import { copiesIn } from '../lane/copies-in.js';
 import { elementsIn, sideOfClaim, type Element } from '../lane/memory-values.js';

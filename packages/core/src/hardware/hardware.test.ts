@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import type { Rack } from '../model/rack.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied, edited } from '../testing/two-stations.testing.js';
-import { copiesOfModule, followUpModule } from '../wiring/module-copies.js';
+import { copiesOfModule, followUpModule } from '../told/module-copies.js';
 import { ownerMapOf } from './owner-map.js';
-import { accepts, compareVersions, isWidened, parseAccepted } from './revisions.js';
-import { gapsIn, isInRack, lastSlot, placeFault, slotName } from './slots.js';
+import { accepts, compareVersions, isWidened, parseAccepted } from '../rack/revisions.js';
+import { gapsIn, isInRack, lastSlot, placeFault, slotName } from '../rack/slots.js';
 
 const takes = (range: string, found: string) => {
   const read = parseAccepted(range);

@@ -1,7 +1,7 @@
-import { formatRange } from '../address/format-address.js';
-import { memoryOf } from '../address/memory.js';
-import { resolve } from '../address/resolve.js';
-import { lengthBits } from '../address/length.js';
+import { formatRange } from '../place/format-address.js';
+import { memoryOf } from '../place/memory.js';
+import { resolve } from '../place/resolve.js';
+import { lengthBits } from '../place/length.js';
 import type { Change } from '../change/change.js';
 import { put, set } from '../change/make.js';
 import { elementary } from '../data/types.js';
@@ -12,8 +12,8 @@ import { childrenOf, orderAfter } from '../model/order.js';
 import type { Module } from '../model/module.js';
 import type { Project } from '../model/project.js';
 import type { Rack } from '../model/rack.js';
-import { landedOf, spansMeet, type Landed } from './landed.js';
-import { isInRack, placeFault, slotName } from './slots.js';
+import { landedOf, spansMeet, type Landed } from '../rack/landed.js';
+import { isInRack, placeFault, slotName } from '../rack/slots.js';
 
 /** A module that gets another slot because of an insertion or a move. */
 export interface SlotMove {

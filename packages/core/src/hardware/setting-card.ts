@@ -1,10 +1,10 @@
 import { addressesOf } from '../wiring/port-addresses.js';
-import { lineText, LINE_FIELDS, LINE_WORDS, hasLineFields } from '../station/edit-line.js';
+import { lineText, LINE_FIELDS, LINE_WORDS, hasLineFields } from '../fields/edit-line.js';
 import { formatRadioPlace, radioPlaceOf } from '../wiring/radio-block.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { slotName } from './slots.js';
+import { slotName } from '../rack/slots.js';
 
 /** One thing to set at the device itself. */
 export interface CardLine {

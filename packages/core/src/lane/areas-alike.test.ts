@@ -1,12 +1,12 @@
-import { editCopy, newCopy } from '../station/edit-copy.js';
-import { newArea } from '../model/create.js';
+import { editCopy, newCopy } from '../fields/edit-copy.js';
+import { newArea } from '../create/new-entities.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { added, applied, codesOf, edited, theFinding, twoStations, wordsOf } from '../testing/two-stations.testing.js';
-import { editLaneCell } from './edit-cell.js';
-import { editSheet } from './edit-sheet.js';
-import { pasteLanes } from './paste.js';
-import { splitBlock } from './split-block.js';
+import { editLaneCell } from '../sheet/edit-cell.js';
+import { editSheet } from '../sheet/edit-sheet.js';
+import { pasteLanes } from '../sheet/paste.js';
+import { splitBlock } from '../sheet/split-block.js';
 
 /** At both stations an area stands first in which addresses are written as in the one that is used: as data blocks do. */
 function alike(): Project {

@@ -1,9 +1,9 @@
-import { memoryOf, viewOf } from '../address/memory.js';
+import { memoryOf, viewOf } from '../place/memory.js';
 import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
 import type { Unit } from '../model/words.js';
-import { placeOf } from '../tags/tag-place.js';
+import { placeOf } from '../place/tag-place.js';
 
 /** The unit that a bare number of this claim's length counts. */
 export function lengthUnit(reader: Reader, claim: Claim): Unit {

@@ -2,7 +2,7 @@ import { readable } from '../model/as-typed.js';
 import { IN_TAG } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
-import { tagsAt } from '../tags/tag-at.js';
+import { tagsAt } from '../place/tag-at.js';
 import { compareValue, valuesOf, type ItemComparison } from './compare-items.js';
 import type { Difference } from './difference.js';
 import type { Side } from './side.js';

@@ -1,4 +1,4 @@
-import { areaBit } from '../address/linear.js';
+import { areaBit } from '../data/linear.js';
 import { valuePositions } from '../data/layout.js';
 import { elementary, type ElementaryType } from '../data/types.js';
 import type { Reader } from '../model/project.js';

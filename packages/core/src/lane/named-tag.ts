@@ -1,17 +1,17 @@
-import { areaBit } from '../address/linear.js';
-import { memoriesOf, memoryOf } from '../address/memory.js';
-import { parseAddress } from '../address/parse-address.js';
-import { locate } from '../address/resolve.js';
+import { areaBit } from '../data/linear.js';
+import { memoriesOf, memoryOf } from '../place/memory.js';
+import { parseAddress } from '../place/parse-address.js';
+import { locate } from '../place/resolve.js';
 import type { Place } from '../model/claim.js';
 import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
-import { judgeItemText, type ItemFault } from '../tags/item-text.js';
+import { judgeItemText, type ItemFault } from '../place/item-text.js';
 import { protocolOf } from '../protocol/catalogue.js';
-import { tagOf } from '../tags/open-of.js';
-import { placeText } from '../tags/place-text.js';
-import { caseMattersBetween, parseTagPlace, realPlace, tagsOf } from '../tags/tag-place.js';
+import { tagOf } from '../place/open-of.js';
+import { placeText } from '../place/place-text.js';
+import { caseMattersBetween, parseTagPlace, realPlace, tagsOf } from '../place/tag-place.js';
 import { bindingOf } from './places-of.js';
 import type { Side } from './side.js';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { newArea } from '../model/create.js';
+import { newArea } from '../create/new-entities.js';
 import { nextFree, Occupancy, sharedSpan, uncovered, type Use } from './occupancy.js';
-import { joined, type Span } from '../address/resolve.js';
+import { joined, type Span } from '../place/resolve.js';
 
 const span = fc
   .tuple(fc.nat(5000), fc.integer({ min: 1, max: 300 }))

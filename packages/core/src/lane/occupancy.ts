@@ -1,4 +1,4 @@
-import type { Span } from '../address/resolve.js';
+import type { Span } from '../place/resolve.js';
 import type { Area } from '../model/area.js';
 
 /**

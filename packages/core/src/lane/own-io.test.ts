@@ -1,5 +1,5 @@
-import { editArea } from '../station/edit-area.js';
-import { newArea, newStation, newView, writersOf } from '../model/create.js';
+import { editArea } from '../fields/edit-area.js';
+import { newArea, newStation, newView, writersOf } from '../create/new-entities.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import {
@@ -12,7 +12,7 @@ import {
   wordsOf,
   type FieldEdit,
 } from '../testing/two-stations.testing.js';
-import { mirrorLanes } from './mirror.js';
+import { mirrorLanes } from '../sheet/mirror.js';
 
 /** Both have an input and an output image; the far side's lane is not there yet. */
 function coupled(...edits: FieldEdit[]): Project {

@@ -1,9 +1,9 @@
-import { formatRange } from '../address/format-address.js';
-import { lengthBits } from '../address/length.js';
-import { layoutFor, memoryOf, type Memory } from '../address/memory.js';
-import { placeInUnit } from '../address/bit-in-unit.js';
-import { areaBit } from '../address/linear.js';
-import { bitOf, joined, locate, spansOf, type Located, type Span } from '../address/resolve.js';
+import { formatRange } from '../place/format-address.js';
+import { lengthBits } from '../place/length.js';
+import { layoutFor, memoryOf, type Memory } from '../place/memory.js';
+import { placeInUnit } from '../data/bit-in-unit.js';
+import { areaBit } from '../data/linear.js';
+import { bitOf, joined, locate, spansOf, type Located, type Span } from '../place/resolve.js';
 import { bitNumber, bitPosition } from '../data/bit-order.js';
 import { numberingUnit, type Frame } from '../data/layout.js';
 import type { ChainSide } from '../data/chain.js';
@@ -15,7 +15,7 @@ import type { Carried } from '../model/words.js';
 import type { FullLayout } from '../model/layout-defaults.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { realPlace } from '../tags/tag-place.js';
+import { realPlace } from '../place/tag-place.js';
 import { protocolOf } from '../protocol/catalogue.js';
 
 export type ClaimField = 'direction' | 'place' | 'length' | 'type';

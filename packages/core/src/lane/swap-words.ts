@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 import { SWAPS, type Swap } from '../model/words.js';
 
 export const SWAP_WORDS: Record<Swap, string> = {

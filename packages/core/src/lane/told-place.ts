@@ -1,6 +1,6 @@
-import type { Read } from '../address/result.js';
-import { locate, type Located } from '../address/resolve.js';
-import { areaBit, linearBit } from '../address/linear.js';
+import type { Read } from '../text/read.js';
+import { locate, type Located } from '../place/resolve.js';
+import { areaBit, linearBit } from '../data/linear.js';
 import { bitNumber, bitPosition } from '../data/bit-order.js';
 import type { Frame } from '../data/layout.js';
 import type { Claim, Place } from '../model/claim.js';
@@ -8,8 +8,8 @@ import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
 import { bindingOf, placesOf } from './places-of.js';
-import { readPlace } from '../tags/read-place.js';
-import { placeOf, realPlace } from '../tags/tag-place.js';
+import { readPlace } from '../place/read-place.js';
+import { placeOf, realPlace } from '../place/tag-place.js';
 import type { DifferenceOf } from './difference.js';
 import type { Block, Side } from './side.js';
 

@@ -1,7 +1,7 @@
-import { formatSpan } from '../address/format-address.js';
-import { memoryOf } from '../address/memory.js';
-import type { Span } from '../address/resolve.js';
-import type { Cell } from '../check/finding.js';
+import { formatSpan } from '../place/format-address.js';
+import { memoryOf } from '../place/memory.js';
+import type { Span } from '../place/resolve.js';
+import type { Cell } from '../finding/finding.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';

@@ -1,4 +1,4 @@
-import type { Span } from '../address/resolve.js';
+import type { Span } from '../place/resolve.js';
 import type { Reader } from '../model/project.js';
 import { claimsIn } from './claims-in.js';
 import { blockOf } from './side.js';

@@ -1,12 +1,12 @@
-import { lengthBits } from '../address/length.js';
-import { joined, resolve, type Span } from '../address/resolve.js';
-import { memoryOf } from '../address/memory.js';
-import { landedOf } from '../hardware/landed.js';
+import { lengthBits } from '../place/length.js';
+import { joined, resolve, type Span } from '../place/resolve.js';
+import { memoryOf } from '../place/memory.js';
+import { landedOf } from '../rack/landed.js';
 import { readable } from '../model/as-typed.js';
 import type { Landing } from '../model/landing.js';
 import type { MemoryCopy } from '../model/memory-copy.js';
 import type { Reader } from '../model/project.js';
-import { realPlace } from '../tags/tag-place.js';
+import { realPlace } from '../place/tag-place.js';
 import type { Use } from './occupancy.js';
 import type { Block, Side } from './side.js';
 

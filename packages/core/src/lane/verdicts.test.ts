@@ -1,9 +1,9 @@
 import { CheckEngine } from '../check/engine.js';
 import { set } from '../change/make.js';
-import { newArea, newView } from '../model/create.js';
+import { newArea, newView } from '../create/new-entities.js';
 import type { Claim, ClaimItem } from '../model/claim.js';
 import type { Project } from '../model/project.js';
-import { ASSUMED } from '../profiles/assumed.js';
+import { ASSUMED } from '../model/assumed.js';
 import type { AreaKind, NotationId, Unit } from '../model/words.js';
 import {
   added,
@@ -17,7 +17,7 @@ import {
   type FieldEdit,
 } from '../testing/two-stations.testing.js';
 import { compareLane } from './compare.js';
-import { editLaneCell } from './edit-cell.js';
+import { editLaneCell } from '../sheet/edit-cell.js';
 
 const type = (base: string, count = 1) => ({ base, count });
 const verdictOf = (project: Project) =>

@@ -1,5 +1,5 @@
-import { lengthBits } from '../address/length.js';
-import type { Finding } from '../check/finding.js';
+import { lengthBits } from '../place/length.js';
+import type { Finding } from '../finding/finding.js';
 import { composed } from '../follow/composed.js';
 import { follow } from '../follow/follow.js';
 import { waysThrough } from '../follow/ways-through.js';

@@ -1,5 +1,5 @@
-import { lengthBits } from '../address/length.js';
-import { lanesOf, type Finding } from '../check/finding.js';
+import { lengthBits } from '../place/length.js';
+import { lanesOf, type Finding } from '../finding/finding.js';
 import { laneName, worse, type Verdict } from '../lane/compare.js';
 import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';

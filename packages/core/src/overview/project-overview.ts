@@ -1,4 +1,4 @@
-import { lanesOf, type Finding } from '../check/finding.js';
+import { lanesOf, type Finding } from '../finding/finding.js';
 import type { Verdict } from '../lane/compare.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';

@@ -1,4 +1,4 @@
-import type { Finding, Severity } from '../check/finding.js';
+import type { Finding, Severity } from '../finding/finding.js';
 import type { Verdict } from '../lane/compare.js';
 
 export const STEPS = ['Stations', 'Wiring', 'Routes', 'Exchanges', 'Tags'] as const;

@@ -1,5 +1,5 @@
 import type { Profile } from '../model/profile.js';
-import { ASSUMED } from './assumed.js';
+import { ASSUMED } from '../model/assumed.js';
 
 /** What people look at. */
 export const SCREENS: Profile[] = [

@@ -1,7 +1,7 @@
 import { inspectEntity } from '../model/inspect.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
-import { editStation } from '../station/edit-station.js';
-import { replaceProfile } from '../station/replace-profile.js';
+import { editStation } from '../fields/edit-station.js';
+import { replaceProfile } from './replace-profile.js';
 import { applied, twoStations } from '../testing/two-stations.testing.js';
 import { profilesToChoose, SHIPPED_PROFILES } from './shipped.js';
 

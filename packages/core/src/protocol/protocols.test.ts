@@ -1,4 +1,4 @@
-import { newExchange } from '../model/create.js';
+import { newExchange } from '../create/new-entities.js';
 import { PROTOCOLS, PROTOCOL_CHOICES, protocolOf } from './catalogue.js';
 import { modbusTcp } from './modbus-tcp.js';
 

@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 import type { Reader } from '../model/project.js';
 import type { RouteHop } from './hop.js';
 

@@ -1,4 +1,4 @@
-import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf, type Subnet } from '../address/ipv4.js';
+import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf, type Subnet } from '../wiring/ipv4.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';

@@ -1,10 +1,10 @@
-import { contains, parseIpv4, parseMask, subnetOf, type Subnet } from '../address/ipv4.js';
+import { contains, parseIpv4, parseMask, subnetOf, type Subnet } from '../wiring/ipv4.js';
 import type { Network } from '../model/network.js';
 import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Traffic } from '../model/words.js';
-import { needsBackplane } from './cpu-slot.js';
+import { needsBackplane } from '../rack/program-slot.js';
 import { linkAddress } from './link-address.js';
 import { isService, passingOf, type Passing } from './passes.js';
 import { tunnelConditions } from './tunnel.js';

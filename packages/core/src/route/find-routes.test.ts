@@ -1,6 +1,6 @@
 import { ROUTE_FIELDS, routedPlant } from '../testing/routed-plant.testing.js';
 import { added, edited, without } from '../testing/two-stations.testing.js';
-import { newNetwork, newPort, newStation } from '../model/create.js';
+import { newNetwork, newPort, newStation } from '../create/new-entities.js';
 import { inOrder } from '../model/order.js';
 import { Project } from '../model/project.js';
 import type { Traffic } from '../model/words.js';

@@ -6,14 +6,14 @@ import type { Route } from '../model/route.js';
 import type { Station } from '../model/station.js';
 import { TRAFFICS } from '../model/words.js';
 import { linkConditions, throughConditions } from './conditions.js';
-import { cpuOf, modulesOf, needsBackplane, programSlotOf } from './cpu-slot.js';
+import { cpuOf, modulesOf, needsBackplane, programSlotOf } from '../rack/program-slot.js';
 import { linkFailures, RouteFacts, throughFailures, type PortFacts } from './facts.js';
 import { failures, type Condition, type RouteHop } from './hop.js';
 import { pathsInOrder, type Step } from './k-best.js';
 import { letThrough } from './passes.js';
 import { linkAddress } from './link-address.js';
 import { portsOf } from './ports-of.js';
-import { hostOf } from '../station/host-of.js';
+import { hostOf } from '../wiring/host-of.js';
 
 /** What a route is asked for. */
 export type Asked = Pick<Route, 'from' | 'to' | 'port' | 'traffic'> & { slot?: number | null };

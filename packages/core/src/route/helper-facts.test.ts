@@ -1,6 +1,6 @@
 import { added, edited } from '../testing/two-stations.testing.js';
 import { routedPlant } from '../testing/routed-plant.testing.js';
-import { newPort } from '../model/create.js';
+import { newPort } from '../create/new-entities.js';
 import { findRoutes } from './find-routes.js';
 import { alternativesTo, broughtAlong, toBeLoaded } from './helper-facts.js';
 import { wantedHelpers } from './helpers.js';

@@ -1,4 +1,4 @@
-import { formatSubnet, overlaps, parseSubnet, type Subnet } from '../address/ipv4.js';
+import { formatSubnet, overlaps, parseSubnet, type Subnet } from '../wiring/ipv4.js';
 import type { Network } from '../model/network.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';

@@ -1,5 +1,5 @@
 import { TRAFFICS, type Traffic } from '../model/words.js';
-import type { Cell } from '../check/finding.js';
+import type { Cell } from '../finding/finding.js';
 
 /** Something that must be true for a hop, and what is so; null: it is not known yet. */
 export interface Condition {

@@ -1,10 +1,10 @@
-import { parseIpv4 } from '../address/ipv4.js';
-import { unreadSentence } from '../address/result.js';
-import { specialAddress } from '../address/special.js';
+import { parseIpv4 } from '../wiring/ipv4.js';
+import { unreadSentence } from '../text/read.js';
+import { specialAddress } from '../wiring/special.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Route } from '../model/route.js';
-import { inSlot } from './cpu-slot.js';
+import { inSlot } from '../rack/program-slot.js';
 import { findRoutes, type FoundRoute } from './find-routes.js';
 import type { RouteHop } from './hop.js';
 import { portsOf } from './ports-of.js';

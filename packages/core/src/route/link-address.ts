@@ -1,4 +1,4 @@
-import { parseIpv4 } from '../address/ipv4.js';
+import { parseIpv4 } from '../wiring/ipv4.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
 import { numberText } from '../wiring/numbers-on.js';

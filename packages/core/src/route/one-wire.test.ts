@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import ipaddr from 'ipaddr.js';
-import { formatIpv4, formatMask } from '../address/ipv4.js';
+import { formatIpv4, formatMask } from '../wiring/ipv4.js';
 import { routedPlant } from '../testing/routed-plant.testing.js';
 import { edited } from '../testing/two-stations.testing.js';
 import { findRoutes } from './find-routes.js';

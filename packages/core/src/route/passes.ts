@@ -1,4 +1,4 @@
-import { compareVersions } from '../hardware/revisions.js';
+import { compareVersions } from '../rack/revisions.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';

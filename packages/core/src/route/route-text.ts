@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 import type { RouteText } from '../model/profile.js';
 import type { Reader } from '../model/project.js';
 import { MOST_HOPS } from './find-routes.js';

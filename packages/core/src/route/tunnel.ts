@@ -7,8 +7,8 @@ import {
   parseMask,
   parseSubnet,
   subnetOf,
-} from '../address/ipv4.js';
-import { read, unread, type Read } from '../address/result.js';
+} from '../wiring/ipv4.js';
+import { read, unread, type Read } from '../text/read.js';
 import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';

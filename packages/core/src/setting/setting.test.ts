@@ -2,7 +2,7 @@ import type { Change } from '../change/change.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, applied, edited } from '../testing/two-stations.testing.js';
-import { editSetting, keepForSettingBack, setBack, type SettingColumn } from './edit-setting.js';
+import { editSetting, keepForSettingBack, setBack, type SettingColumn } from '../fields/edit-setting.js';
 import { fieldsToSet } from './fields-to-set.js';
 
 const SAID = { by: 'R. Vale', at: '2026-05-12T08:00:00Z' };

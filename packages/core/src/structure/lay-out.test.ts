@@ -8,7 +8,7 @@ import type { Structure } from '../model/structure.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added } from '../testing/two-stations.testing.js';
 import type { Frame } from '../data/layout.js';
-import { editMember } from './edit-structure.js';
+import { editMember } from '../fields/edit-structure.js';
 import { containsItself, layOut } from './lay-out.js';
 
 type Table = Record<string, { size: number; offsets: Record<string, number> }>;

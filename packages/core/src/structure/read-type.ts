@@ -1,4 +1,4 @@
-import type { Read } from '../address/result.js';
+import type { Read } from '../text/read.js';
 import { counted, parseType } from '../data/types.js';
 import type { TypeRef } from '../model/claim.js';
 import type { Project } from '../model/project.js';

@@ -1,10 +1,10 @@
-import { memoriesOf } from '../address/memory.js';
-import { parseAddress } from '../address/parse-address.js';
+import { memoriesOf } from '../place/memory.js';
+import { parseAddress } from '../place/parse-address.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
-import { placesAlong } from './places-along.js';
-import { placeText } from './place-text.js';
+import { placesAlong } from '../place/places-along.js';
+import { placeText } from '../place/place-text.js';
 
 /** What filling down from a tag writes `n` rows below it: its address, or the one that it asks for, that many values on. */
 export function addressAfterTag(project: Project, tag: Tag, field: 'place' | 'asks', n: number): string | null {

@@ -2,9 +2,9 @@ import type { Change } from '../change/change.js';
 import { put, set } from '../change/make.js';
 import type { Project } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
-import type { FieldEdit } from '../station/field-edit.js';
-import { newTag, type TagColumn } from './edit-tag.js';
-import { readTagContext, readTagField } from './tag-field.js';
+import type { FieldEdit } from '../text/field-edit.js';
+import { newTag, type TagColumn } from '../fields/edit-tag.js';
+import { readTagContext, readTagField } from '../fields/tag-field.js';
 
 /** Where a block of cells lands: the tags as they stand from the cursor on, and the columns; null: one that is not typed into. */
 export interface PasteTarget {

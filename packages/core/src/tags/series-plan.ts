@@ -8,8 +8,8 @@ import type { Tag } from '../model/tag.js';
 import type { TagSeries } from '../model/tag-series.js';
 import { boundTo } from './bound-to.js';
 import { keyRule } from './import/plan-import.js';
-import { placesAlong } from './places-along.js';
-import { placeText } from './place-text.js';
+import { placesAlong } from '../place/places-along.js';
+import { placeText } from '../place/place-text.js';
 import { seriesName } from './series.js';
 
 /** One tag that a series has or would have. */

@@ -1,7 +1,7 @@
 import { readable } from '../model/as-typed.js';
 import { IN_TAG, type Claim } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
-import { elementBits } from './tag-memory.js';
+import { elementBits } from '../place/tag-memory.js';
 
 /** A claim that was bound to a tag: what of name, type and length was not said follows from the tag. */
 export function withTag(reader: Reader, claim: Claim): Claim {

@@ -4,7 +4,7 @@ import type { Area } from '../model/area.js';
 import type { Project } from '../model/project.js';
 import type { Direction, Swap, Unit, WordBits } from '../model/words.js';
 import { type MachineEnd, type MachineValue, type NumberKind } from './byte-machine.testing.js';
-import { newArea, newStation } from '../model/create.js';
+import { newArea, newStation } from '../create/new-entities.js';
 import { added, edited, twoStations } from './two-stations.testing.js';
 
 /** One value of a random lane: its type, and where it begins. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { sheetRows, SHEET_COLUMNS } from '../lane/sheet.js';
+import { sheetRows, SHEET_COLUMNS } from '../sheet/sheet.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import { Project } from '../model/project.js';
 

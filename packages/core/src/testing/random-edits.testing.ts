@@ -1,7 +1,15 @@
 import type { Change, Json } from '../change/change.js';
 import { dropWithDependents, put, set } from '../change/make.js';
-import { emptyClaim } from '../lane/edit-cell.js';
-import { newAcceptance, newArea, newEnd, newExchange, newNetwork, newPort, newStation } from '../model/create.js';
+import { emptyClaim } from '../sheet/edit-cell.js';
+import {
+  newAcceptance,
+  newArea,
+  newEnd,
+  newExchange,
+  newNetwork,
+  newPort,
+  newStation,
+} from '../create/new-entities.js';
 import type { Offset } from '../model/claim.js';
 import type { Kind } from '../model/kinds.js';
 import type { Landing } from '../model/landing.js';

@@ -1,4 +1,4 @@
-import type { Finding } from '../check/finding.js';
+import type { Finding } from '../finding/finding.js';
 import { plain, textOf } from '../check/sentence.js';
 
 /** Findings that are about the very sameness of what both say. */

@@ -1,6 +1,6 @@
 import type { Change } from '../change/change.js';
 import { set } from '../change/make.js';
-import { newNetwork, newPort, newStation } from '../model/create.js';
+import { newNetwork, newPort, newStation } from '../create/new-entities.js';
 import type { Module } from '../model/module.js';
 import type { Port } from '../model/port.js';
 import { Project } from '../model/project.js';

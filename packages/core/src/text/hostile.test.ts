@@ -1,14 +1,14 @@
-import { parseLength } from '../address/length.js';
-import { nameAndElement } from '../address/notations/name-and-element.js';
+import { parseLength } from '../place/length.js';
+import { nameAndElement } from '../place/notations/name-and-element.js';
 import { parseType } from '../data/types.js';
-import { parseAccepted } from '../hardware/revisions.js';
+import { parseAccepted } from '../rack/revisions.js';
 import { Project } from '../model/project.js';
 import { readType } from '../structure/read-type.js';
 import { typeReader } from '../tags/import/type-reader.js';
-import { parseItemText } from '../tags/item-text.js';
-import { parseScaling } from '../tags/scaling.js';
+import { parseItemText } from '../place/item-text.js';
+import { parseScaling } from '../data/scaling.js';
 import { seriesName } from '../tags/series.js';
-import { parseStationText } from '../tags/station-text.js';
+import { parseStationText } from '../told/station-text.js';
 import { parseSerial } from '../wiring/serial-settings.js';
 
 /** Texts that make a careless pattern try every way of dividing them; with one of those this file would take hours. */

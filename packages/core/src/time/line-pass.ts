@@ -2,7 +2,7 @@ import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
-import { lengthBits } from '../address/length.js';
+import { lengthBits } from '../place/length.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import { formatSerial, parseSerial } from '../wiring/serial-settings.js';
 import { rtuRequestTime, type RequestTime } from './rtu-request.js';

@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 
 /** A space of numbers in which each device has one of its own. */
 export interface AddressSpace {

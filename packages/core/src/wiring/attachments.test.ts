@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import { newPort, newStation } from '../model/create.js';
+import { newPort, newStation } from '../create/new-entities.js';
 import type { Project } from '../model/project.js';
-import { editAttachment } from '../station/edit-attachment.js';
-import { editLine } from '../station/edit-line.js';
+import { editAttachment } from '../fields/edit-attachment.js';
+import { editLine } from '../fields/edit-line.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, applied, edited } from '../testing/two-stations.testing.js';
 import { attachmentsOf, attachmentWords, shortAddress } from './attachments.js';
-import { copiesOf, followUp, tickCopy, untickCopy } from './copies.js';
+import { copiesOf, followUp, tickCopy, untickCopy } from '../told/copies.js';
 import { ledgerOf, nextFreeInLedger } from './ledger.js';
 
 const typed = (project: Project, station: string, network: string, port: string | null, text: string) =>

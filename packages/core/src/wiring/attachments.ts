@@ -1,4 +1,4 @@
-import { contains, formatIpv4, parseIpv4, parseSubnet } from '../address/ipv4.js';
+import { contains, formatIpv4, parseIpv4, parseSubnet } from './ipv4.js';
 import type { Network } from '../model/network.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';

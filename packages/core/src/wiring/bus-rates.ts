@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 
 /** Rates of token-bus cyclic I/O in bit/s (IEC 61158 type 3). */
 export const BUS_RATES = [

@@ -1,5 +1,5 @@
-import { formatSubnet, overlaps, parseSubnet } from '../address/ipv4.js';
-import { newNetwork } from '../model/create.js';
+import { formatSubnet, overlaps, parseSubnet } from './ipv4.js';
+import { newNetwork } from '../create/new-entities.js';
 import { added, edited, twoStations } from '../testing/two-stations.testing.js';
 import { freeSubnet } from './free-subnet.js';
 

@@ -1,5 +1,5 @@
-import { addressCount, overlaps, parseSubnet, type Subnet } from '../address/ipv4.js';
-import { specialAddress } from '../address/special.js';
+import { addressCount, overlaps, parseSubnet, type Subnet } from './ipv4.js';
+import { specialAddress } from './special.js';
 import { inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { readAddressesOf } from './port-addresses.js';

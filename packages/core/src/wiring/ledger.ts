@@ -1,12 +1,4 @@
-import {
-  addressCount,
-  contains,
-  formatIpv4,
-  lastAddress,
-  parseIpv4,
-  parseSubnet,
-  type Subnet,
-} from '../address/ipv4.js';
+import { addressCount, contains, formatIpv4, lastAddress, parseIpv4, parseSubnet, type Subnet } from './ipv4.js';
 import type { Network } from '../model/network.js';
 import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';

@@ -1,4 +1,4 @@
-import { newNetwork, newPort, newStation } from '../model/create.js';
+import { newNetwork, newPort, newStation } from '../create/new-entities.js';
 import { added, edited, twoStations } from '../testing/two-stations.testing.js';
 import { ownPorts } from './own-port.js';
 

@@ -1,4 +1,4 @@
-import { formatIpv4, formatMask, formatSubnet, overlaps, subnetOf } from '../address/ipv4.js';
+import { formatIpv4, formatMask, formatSubnet, overlaps, subnetOf } from './ipv4.js';
 import type { Network } from '../model/network.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';

@@ -1,4 +1,4 @@
-import { parseIpv4, parseMask, subnetOf, type Ipv4, type Subnet } from '../address/ipv4.js';
+import { parseIpv4, parseMask, subnetOf, type Ipv4, type Subnet } from './ipv4.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { AddressSource } from '../model/words.js';

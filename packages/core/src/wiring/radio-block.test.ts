@@ -1,4 +1,4 @@
-import { newPort } from '../model/create.js';
+import { newPort } from '../create/new-entities.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, edited, type FieldEdit } from '../testing/two-stations.testing.js';
 import { formatRadioPlace, radioPlaceOf } from './radio-block.js';

@@ -1,4 +1,4 @@
-import { read, unread, type Read } from '../address/result.js';
+import { read, unread, type Read } from '../text/read.js';
 import { squeezed } from '../text/squeezed.js';
 
 export type Parity = 'none' | 'even' | 'odd';

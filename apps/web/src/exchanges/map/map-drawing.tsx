@@ -1,4 +1,4 @@
-import type { SheetMap } from '@dialoga/core';
+import type { SheetMap } from '@dialoga/core/sheet';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useWidth } from '../../theme/use-width';
 import { Drawing } from './map-styles';

@@ -1,4 +1,4 @@
-import type { MapRuler } from '@dialoga/core';
+import type { MapRuler } from '@dialoga/core/sheet';
 import { BREAK, type Scale } from './scale';
 
 export type Side = 'left' | 'right';

@@ -1,4 +1,4 @@
-import type { MapRuler, SheetMap } from '@dialoga/core';
+import type { MapRuler, SheetMap } from '@dialoga/core/sheet';
 import { scaleLinear } from 'd3-scale';
 
 /** px that a break in the line takes */

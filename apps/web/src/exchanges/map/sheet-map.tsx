@@ -1,14 +1,6 @@
-import {
-  exchangeMap,
-  laneMap,
-  laneName,
-  valueMap,
-  type End,
-  type Exchange,
-  type MapRuler,
-  type Project,
-  type SheetMap,
-} from '@dialoga/core';
+import { laneName } from '@dialoga/core/lane';
+import type { End, Exchange, Project } from '@dialoga/core/model';
+import { exchangeMap, laneMap, valueMap, type MapRuler, type SheetMap } from '@dialoga/core/sheet';
 import { useDeferredValue, useMemo } from 'react';
 import { useChecked } from '../../store/checked';
 import { TextButton } from '../../theme/parts';

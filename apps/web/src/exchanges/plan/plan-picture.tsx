@@ -1,4 +1,4 @@
-import type { DevicePlan } from '@dialoga/core';
+import type { DevicePlan } from '@dialoga/core/exchange';
 import { scaleLinear } from 'd3-scale';
 import styled from 'styled-components';
 import { colour, font, size } from '../../theme/tokens';

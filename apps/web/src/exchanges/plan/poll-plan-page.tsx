@@ -1,9 +1,10 @@
-import { set, type DevicePlan, type ExchangePlan, type PollRemedies } from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import type { DevicePlan, ExchangePlan, PollRemedies } from '@dialoga/core/exchange';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { NothingHere } from '../../frame/nothing-here';
-import { SmallGrid } from '../../stations/small-grid';
-import { useEdits } from '../../stations/use-edits';
+import { NothingHere } from '../../page/nothing-here';
+import { SmallGrid } from '../../grid/small-grid';
+import { useEdits } from '../../store/use-edits';
 import { useStateOf } from '../../store/store';
 import { Empty, PageTitle, Scroll, Section, SectionHead, TextButton } from '../../theme/parts';
 import { checker } from '../../worker/checker';

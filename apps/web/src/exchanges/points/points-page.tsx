@@ -1,22 +1,15 @@
-import {
-  BINDINGS,
-  childrenOf,
-  editLane,
-  editTag,
-  pointRows,
-  POLARITIES,
-  set,
-  SIGNAL_KINDS,
-  type FieldEdit,
-  type PointRow,
-} from '@dialoga/core';
+import { set } from '@dialoga/core/change';
+import { editLane, editTag } from '@dialoga/core/fields';
+import { BINDINGS, childrenOf, POLARITIES, SIGNAL_KINDS } from '@dialoga/core/model';
+import { pointRows, type PointRow } from '@dialoga/core/tags';
+import type { FieldEdit } from '@dialoga/core/text';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useWrongCells } from '../../findings/use-wrong-cells';
-import { NothingHere } from '../../frame/nothing-here';
+import { NothingHere } from '../../page/nothing-here';
 import { Grid } from '../../grid/grid';
 import type { CellEdit, GridColumn, GridRow } from '../../grid/types';
-import { useEdits } from '../../stations/use-edits';
+import { useEdits } from '../../store/use-edits';
 import { useStateOf } from '../../store/store';
 import { Empty, PageTitle } from '../../theme/parts';
 import { TruthTable } from './truth-table';

@@ -1,4 +1,4 @@
-import type { PointRow } from '@dialoga/core';
+import type { PointRow } from '@dialoga/core/tags';
 import styled from 'styled-components';
 import { Section, SectionHead } from '../../theme/parts';
 import { colour, space } from '../../theme/tokens';

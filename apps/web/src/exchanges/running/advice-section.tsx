@@ -1,4 +1,5 @@
-import { adviseTransfer, type Exchange } from '@dialoga/core';
+import { adviseTransfer } from '@dialoga/core/exchange';
+import type { Exchange } from '@dialoga/core/model';
 import styled from 'styled-components';
 import { useStateOf } from '../../store/store';
 import { SectionHead } from '../../theme/parts';

@@ -1,4 +1,5 @@
-import { callsOf, callsText, type End, type Exchange } from '@dialoga/core';
+import { callsOf, callsText } from '@dialoga/core/exchange';
+import type { End, Exchange } from '@dialoga/core/model';
 import styled from 'styled-components';
 import { projectSlice } from '../../store/project-slice';
 import { useAppDispatch, useStateOf } from '../../store/store';

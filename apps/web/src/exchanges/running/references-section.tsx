@@ -1,25 +1,17 @@
-import {
-  boundTo,
-  connectionTags,
-  editEnd,
-  ELEMENT_BITS,
-  formatBits,
-  pageTotals,
-  protocolAt,
-  protocolOf,
-  REFERENCE_FIELDS,
-  TOLD_WORDS,
-  type End,
-  type EndField,
-  type Exchange,
-  type ReferenceField,
-} from '@dialoga/core';
+import { connectionTags } from '@dialoga/core/exchange';
+import { editEnd, type EndField } from '@dialoga/core/fields';
+import { ELEMENT_BITS, REFERENCE_FIELDS, type End, type Exchange, type ReferenceField } from '@dialoga/core/model';
+import { formatBits } from '@dialoga/core/place';
+import { protocolAt, protocolOf } from '@dialoga/core/protocol';
+import { pageTotals } from '@dialoga/core/sheet';
+import { boundTo } from '@dialoga/core/tags';
+import { TOLD_WORDS } from '@dialoga/core/told';
 import { useGridLink, type Shown } from '../../findings/use-grid-link';
 import { useWrongCells } from '../../findings/use-wrong-cells';
 import type { CellEdit, GridCell, GridColumn, GridRow } from '../../grid/types';
-import { SmallGrid } from '../../stations/small-grid';
-import { useEdits } from '../../stations/use-edits';
-import { newId } from '../../store/new-id';
+import { SmallGrid } from '../../grid/small-grid';
+import { useEdits } from '../../store/use-edits';
+import { newId } from '../../api/new-id';
 import { projectSlice } from '../../store/project-slice';
 import { useAppDispatch, useStateOf } from '../../store/store';
 import { TextButton } from '../../theme/parts';

@@ -1,8 +1,8 @@
-import { childrenOf } from '@dialoga/core';
+import { childrenOf } from '@dialoga/core/model';
 import { useEffect } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
-import { typingInFrame } from '../../frame/focus';
-import { NothingHere } from '../../frame/nothing-here';
+import { typingInFrame } from '../../page/focus';
+import { NothingHere } from '../../page/nothing-here';
 import { useStateOf } from '../../store/store';
 import { PageTitle, Scroll, Section, SectionHead } from '../../theme/parts';
 import { AdviceSection } from './advice-section';

@@ -1,19 +1,11 @@
-import {
-  childrenOf,
-  dropStep,
-  editStep,
-  entriesInOrder,
-  missingSteps,
-  proposeStart,
-  stepWords,
-  type Exchange,
-  type StepColumn,
-} from '@dialoga/core';
+import { missingSteps, proposeStart, stepWords } from '@dialoga/core/exchange';
+import { dropStep, editStep, type StepColumn } from '@dialoga/core/fields';
+import { childrenOf, entriesInOrder, type Exchange } from '@dialoga/core/model';
 import { newRow } from '../../grid/new-row';
 import type { CellEdit, GridColumn, GridRow } from '../../grid/types';
-import { SmallGrid } from '../../stations/small-grid';
-import { useEdits } from '../../stations/use-edits';
-import { newId } from '../../store/new-id';
+import { SmallGrid } from '../../grid/small-grid';
+import { useEdits } from '../../store/use-edits';
+import { newId } from '../../api/new-id';
 import { useStateOf } from '../../store/store';
 import { SectionHead, TextButton } from '../../theme/parts';
 

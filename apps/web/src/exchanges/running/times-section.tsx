@@ -1,19 +1,12 @@
-import {
-  childrenOf,
-  editExchange,
-  laneName,
-  linePassOf,
-  ON_RETURN,
-  SINKS_ON_LOSS,
-  SOURCE_ON_LOSS,
-  type Exchange,
-  type ExchangeField,
-} from '@dialoga/core';
+import { editExchange, type ExchangeField } from '@dialoga/core/fields';
+import { laneName } from '@dialoga/core/lane';
+import { childrenOf, ON_RETURN, SINKS_ON_LOSS, SOURCE_ON_LOSS, type Exchange } from '@dialoga/core/model';
+import { linePassOf } from '@dialoga/core/time';
 import { useWrongCells } from '../../findings/use-wrong-cells';
 import { Facts } from './facts';
 import { InlineInput } from '../../forms/inline-input';
 import { InlineSelect } from '../../forms/inline-select';
-import { useEdits } from '../../stations/use-edits';
+import { useEdits } from '../../store/use-edits';
 import { useStateOf } from '../../store/store';
 
 const orUndecided = (words: readonly string[]) => [

@@ -1,4 +1,4 @@
-import type { TextTable } from '../../exchange-formats/text-table.js';
+import type { TextTable } from '../../formats/text-table.js';
 
 export const LIST_COLUMNS = [
   'station',

@@ -6,7 +6,7 @@ import { applied, codesOf, edited } from '../../testing/two-stations.testing.js'
 import { recogniseColumns } from './columns.js';
 import { listRows, numberIn } from './list-rows.js';
 import { planList } from './plan-list.js';
-import { readTable } from '../../exchange-formats/text-table.js';
+import { readTable } from '../../formats/text-table.js';
 
 const rowsOf = (text: string) => {
   const table = readTable(text);

@@ -1,6 +1,6 @@
 import type { ModuleKind } from '../../model/words.js';
 import type { ColumnChoice, ListColumn } from './columns.js';
-import type { TextTable } from '../../exchange-formats/text-table.js';
+import type { TextTable } from '../../formats/text-table.js';
 
 /** One row of the list, read. */
 export interface ListRow {

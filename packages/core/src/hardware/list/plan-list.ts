@@ -4,7 +4,7 @@ import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
 import type { Module, SeenModule } from '../../model/module.js';
 import type { Project } from '../../model/project.js';
 import type { Rack } from '../../model/rack.js';
-import { isInRack, lastSlot, placeFault } from '../slots.js';
+import { isInRack, lastSlot, placeFault } from '../../rack/slots.js';
 import type { ListRow } from './list-rows.js';
 
 /** What becomes of one module of the list. */

@@ -1,4 +1,4 @@
-import { newEnd, newExchange, newStation } from '../../model/create.js';
+import { newEnd, newExchange, newStation } from '../../create/new-entities.js';
 import type { Project } from '../../model/project.js';
 import { smallPlant } from '../../testing/random-edits.testing.js';
 import { added, applied, codesOf, edited, theFinding, wordsOf } from '../../testing/two-stations.testing.js';

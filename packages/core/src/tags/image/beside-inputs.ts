@@ -1,6 +1,6 @@
-import { formatSpan, placeAlong } from '../../address/format-address.js';
-import { memoryOf, type Memory } from '../../address/memory.js';
-import { joined, locate, type Span } from '../../address/resolve.js';
+import { formatSpan, placeAlong } from '../../place/format-address.js';
+import { memoryOf, type Memory } from '../../place/memory.js';
+import { joined, locate, type Span } from '../../place/resolve.js';
 import type { Change } from '../../change/change.js';
 import { set } from '../../change/make.js';
 import { uncovered } from '../../lane/occupancy.js';

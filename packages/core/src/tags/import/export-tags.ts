@@ -1,8 +1,8 @@
-import { TAG_FIELDS, type ListedStructure, type ListedTag, type TagTexts } from '../../exchange-formats/tag-list.js';
+import { TAG_FIELDS, type ListedStructure, type ListedTag, type TagTexts } from '../../formats/tag-list.js';
 import { childrenOf, entriesInOrder, inOrder } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
 import { typeText } from '../../structure/type-text.js';
-import { tagFieldText } from '../tag-field.js';
+import { tagFieldText } from '../../fields/tag-field.js';
 
 /** A station's tags, in order, and the structures that their types name. */
 export function exportTags(project: Project, station: string): TagTexts {

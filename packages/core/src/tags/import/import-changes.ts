@@ -1,6 +1,6 @@
 import type { Change } from '../../change/change.js';
 import { dropWithDependents, put, set } from '../../change/make.js';
-import type { TagField, TagList } from '../../exchange-formats/tag-list.js';
+import type { TagField, TagList } from '../../formats/tag-list.js';
 import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
 import type { TagFormat, TagImport } from '../../model/tag-import.js';

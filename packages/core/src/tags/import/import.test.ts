@@ -1,9 +1,9 @@
-import { readIecText, writeIecText } from '../../exchange-formats/iec-text.js';
-import { readPlcopen } from '../../exchange-formats/plcopen-xml.js';
-import { writePlcopen } from '../../exchange-formats/write-plcopen.js';
-import { tableTags, tagRows, understandTable, writeCsv } from '../../exchange-formats/csv-tags.js';
-import { readTable } from '../../exchange-formats/text-table.js';
-import type { TagList } from '../../exchange-formats/tag-list.js';
+import { readIecText, writeIecText } from '../../formats/iec-text.js';
+import { readPlcopen } from '../../formats/plcopen-xml.js';
+import { writePlcopen } from '../../formats/write-plcopen.js';
+import { tableTags, tagRows, understandTable, writeCsv } from '../../formats/csv-tags.js';
+import { readTable } from '../../formats/text-table.js';
+import type { TagList } from '../../formats/tag-list.js';
 import type { Project } from '../../model/project.js';
 import { childrenOf } from '../../model/order.js';
 import { smallPlant } from '../../testing/random-edits.testing.js';

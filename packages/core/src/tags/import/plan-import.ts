@@ -1,4 +1,4 @@
-import { said, type FileFault, type Cells, type TagField, type TagList } from '../../exchange-formats/tag-list.js';
+import { said, type FileFault, type Cells, type TagField, type TagList } from '../../formats/tag-list.js';
 import { childrenOf } from '../../model/order.js';
 import type { Project, Reader } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
@@ -6,7 +6,7 @@ import type { Tag } from '../../model/tag.js';
 import { boundTo } from '../bound-to.js';
 import { KnownTags } from './known-tags.js';
 import { compareCell, readCell, rowContext, type RowContext } from './read-row.js';
-import { takesAnyText } from '../tag-field.js';
+import { takesAnyText } from '../../fields/tag-field.js';
 import { structuresFrom } from './structures-from.js';
 
 export const BECOMES = ['empty', 'not taken', 'added', 'changed', 'unchanged'] as const;

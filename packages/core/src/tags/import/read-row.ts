@@ -1,15 +1,15 @@
 import { dequal } from 'dequal/lite';
-import { formatAddress } from '../../address/format-address.js';
-import { memoriesOf } from '../../address/memory.js';
-import { samePlace } from '../../address/same-place.js';
+import { formatAddress } from '../../place/format-address.js';
+import { memoriesOf } from '../../place/memory.js';
+import { samePlace } from '../../place/same-place.js';
 import { sameType } from '../../data/same-type.js';
-import { withPoint } from '../../exchange-formats/decimal.js';
-import { fieldsOf, type TagField, type TagList } from '../../exchange-formats/tag-list.js';
+import { withPoint } from '../../formats/decimal.js';
+import { fieldsOf, type TagField, type TagList } from '../../formats/tag-list.js';
 import type { Place, TypeRef } from '../../model/claim.js';
 import type { Project } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
 import type { Tag } from '../../model/tag.js';
-import { readTagField, tagFieldText, type FieldContext, type FieldRead } from '../tag-field.js';
+import { readTagField, tagFieldText, type FieldContext, type FieldRead } from '../../fields/tag-field.js';
 import { typeReader } from './type-reader.js';
 
 /** What the rows of one list are read with. */

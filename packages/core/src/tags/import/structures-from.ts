@@ -1,4 +1,4 @@
-import type { FileFault, ListedStructure } from '../../exchange-formats/tag-list.js';
+import type { FileFault, ListedStructure } from '../../formats/tag-list.js';
 import { inOrder, orderAfter } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
 import type { Member, Structure } from '../../model/structure.js';

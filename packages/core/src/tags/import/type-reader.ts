@@ -1,4 +1,4 @@
-import { read, type Read } from '../../address/result.js';
+import { read, type Read } from '../../text/read.js';
 import type { TypeRef } from '../../model/claim.js';
 import type { Project } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';

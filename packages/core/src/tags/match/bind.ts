@@ -1,5 +1,5 @@
-import { formatAddress } from '../../address/format-address.js';
-import { memoryOf } from '../../address/memory.js';
+import { formatAddress } from '../../place/format-address.js';
+import { memoryOf } from '../../place/memory.js';
 import type { Change } from '../../change/change.js';
 import { put } from '../../change/make.js';
 import { elementary } from '../../data/types.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { matchNames, nearest } from './match.js';
-import { NEAR_SCORES, nearKind } from './near.js';
+import { NEAR_SCORES, nearKind } from '../../text/near.js';
 
 test.each([
   ['Aisle_See_17', 'Aisle_See_17', 'same'],

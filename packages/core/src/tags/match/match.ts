@@ -1,4 +1,4 @@
-import { NEAR_SCORES, nearKind, withoutSeparators, withoutZeros, type NearKind } from './near.js';
+import { NEAR_SCORES, nearKind, withoutSeparators, withoutZeros, type NearKind } from '../../text/near.js';
 
 /** Something with a name on one side. */
 export interface Named {

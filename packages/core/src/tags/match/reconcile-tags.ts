@@ -1,7 +1,7 @@
-import { locate } from '../../address/resolve.js';
-import { memoryOf } from '../../address/memory.js';
-import { parseAddress } from '../../address/parse-address.js';
-import { memoriesOf } from '../../address/memory.js';
+import { locate } from '../../place/resolve.js';
+import { memoryOf } from '../../place/memory.js';
+import { parseAddress } from '../../place/parse-address.js';
+import { memoriesOf } from '../../place/memory.js';
 import { readable } from '../../model/as-typed.js';
 import { IN_TAG, type Place } from '../../model/claim.js';
 import type { End } from '../../model/end.js';
@@ -10,10 +10,10 @@ import { childrenOf } from '../../model/order.js';
 import type { Project, Reader } from '../../model/project.js';
 import type { Tag } from '../../model/tag.js';
 import type { Binding } from '../../model/words.js';
-import { judgeItemText } from '../item-text.js';
-import { tagsOf } from '../tag-place.js';
+import { judgeItemText } from '../../place/item-text.js';
+import { tagsOf } from '../../place/tag-place.js';
 import { matchNames, type Match } from './match.js';
-import { NEAR_WORDS } from './near.js';
+import { NEAR_WORDS } from '../../text/near.js';
 
 export type PairState = 'bound' | 'matched' | 'nearly' | 'left over' | 'not asked for' | 'not used';
 

@@ -1,7 +1,7 @@
 import type { Change } from '../../change/change.js';
 import { set } from '../../change/make.js';
 import type { Claim, Place } from '../../model/claim.js';
-import { newNetwork, newPort, newStation } from '../../model/create.js';
+import { newNetwork, newPort, newStation } from '../../create/new-entities.js';
 import type { End, Told } from '../../model/end.js';
 import type { EntityOf, Kind } from '../../model/kinds.js';
 import type { Network } from '../../model/network.js';

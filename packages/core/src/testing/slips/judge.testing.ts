@@ -2,7 +2,7 @@ import { dequal } from 'dequal/lite';
 import { apply } from '../../change/apply.js';
 import type { ChangeSet } from '../../change/change.js';
 import { CheckEngine } from '../../check/engine.js';
-import { lanesOf, type Finding } from '../../check/finding.js';
+import { lanesOf, type Finding } from '../../finding/finding.js';
 import { fixesOf } from '../../check/fixes-of.js';
 import { KINDS } from '../../model/kinds.js';
 import type { Project } from '../../model/project.js';

@@ -1,4 +1,4 @@
-import { newPort, newStation } from '../../../model/create.js';
+import { newPort, newStation } from '../../../create/new-entities.js';
 import {
   added,
   codesOf,

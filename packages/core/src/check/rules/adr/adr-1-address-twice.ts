@@ -1,10 +1,10 @@
-import { formatIpv4, parseIpv4, parseMask, subnetOf, type Ipv4 } from '../../../address/ipv4.js';
-import { nextFreeHost } from '../../../address/special.js';
+import { formatIpv4, parseIpv4, parseMask, subnetOf, type Ipv4 } from '../../../wiring/ipv4.js';
+import { nextFreeHost } from '../../../wiring/special.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
-import { hostOf } from '../../../station/host-of.js';
+import { hostOf } from '../../../wiring/host-of.js';
 import { addressesOf, readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { toldFields } from '../../../lane/told.js';
+import { toldFields } from '../../../told/told.js';
 import { childrenOf } from '../../../model/order.js';
 import { listeningOn } from '../../../wiring/listening.js';
 import type { Report, Rule } from '../../rule.js';

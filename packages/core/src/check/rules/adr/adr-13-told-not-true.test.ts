@@ -1,4 +1,4 @@
-import { newNetwork, newPort, newStation } from '../../../model/create.js';
+import { newNetwork, newPort, newStation } from '../../../create/new-entities.js';
 import type { ModuleKind } from '../../../model/words.js';
 import {
   added,

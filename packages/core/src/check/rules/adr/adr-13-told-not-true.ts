@@ -1,11 +1,11 @@
-import { parseIpv4 } from '../../../address/ipv4.js';
-import { toldFields, type ToldValue } from '../../../lane/told.js';
+import { parseIpv4 } from '../../../wiring/ipv4.js';
+import { toldFields, type ToldValue } from '../../../told/told.js';
 import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
-import { onOneComputer } from '../../../station/host-of.js';
-import { judgeStationText } from '../../../tags/station-text-of.js';
+import { onOneComputer } from '../../../wiring/host-of.js';
+import { judgeStationText } from '../../../told/station-text-of.js';
 import { fewOf } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';

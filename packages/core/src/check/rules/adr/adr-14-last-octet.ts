@@ -1,5 +1,5 @@
 import { set } from '../../../change/make.js';
-import { parseIpv4 } from '../../../address/ipv4.js';
+import { parseIpv4 } from '../../../wiring/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';

@@ -1,4 +1,4 @@
-import { parseIpv4, parseMask } from '../../../address/ipv4.js';
+import { parseIpv4, parseMask } from '../../../wiring/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import type { Rule } from '../../rule.js';

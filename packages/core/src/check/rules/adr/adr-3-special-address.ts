@@ -1,6 +1,6 @@
-import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf } from '../../../address/ipv4.js';
-import { formatHostRange, specialAddress, type SpecialAddress } from '../../../address/special.js';
-import { toldFields } from '../../../lane/told.js';
+import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf } from '../../../wiring/ipv4.js';
+import { formatHostRange, specialAddress, type SpecialAddress } from '../../../wiring/special.js';
+import { toldFields } from '../../../told/told.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
@@ -8,7 +8,7 @@ import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Report, Rule } from '../../rule.js';
-import { onOneComputer } from '../../../station/host-of.js';
+import { onOneComputer } from '../../../wiring/host-of.js';
 import { toldFix } from './told-fix.js';
 
 const BLOCKS: Partial<Record<SpecialAddress, string>> = {

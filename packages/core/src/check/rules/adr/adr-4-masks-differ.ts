@@ -1,4 +1,4 @@
-import { formatMask, parseMask } from '../../../address/ipv4.js';
+import { formatMask, parseMask } from '../../../wiring/ipv4.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Rule } from '../../rule.js';

@@ -1,5 +1,5 @@
-import { contains, formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../address/ipv4.js';
-import { specialAddress } from '../../../address/special.js';
+import { contains, formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../wiring/ipv4.js';
+import { specialAddress } from '../../../wiring/special.js';
 import { childrenOf } from '../../../model/order.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';
 import type { Report, Rule } from '../../rule.js';

@@ -1,4 +1,4 @@
-import { newNetwork, newPort, newStation } from '../../../model/create.js';
+import { newNetwork, newPort, newStation } from '../../../create/new-entities.js';
 import { added, codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 
 const apart = () =>

@@ -1,4 +1,4 @@
-import { contains, formatSubnet, parseIpv4, type Subnet } from '../../../address/ipv4.js';
+import { contains, formatSubnet, parseIpv4, type Subnet } from '../../../wiring/ipv4.js';
 import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
@@ -6,7 +6,7 @@ import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import { findRoutes } from '../../../route/find-routes.js';
 import { trafficOf } from '../../../route/traffic-of.js';
-import { hostOf, onOneComputer } from '../../../station/host-of.js';
+import { hostOf, onOneComputer } from '../../../wiring/host-of.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { formatSubnet, overlaps } from '../../../address/ipv4.js';
+import { formatSubnet, overlaps } from '../../../wiring/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import { isOnEthernet } from '../../../wiring/on-ethernet.js';

@@ -1,4 +1,4 @@
-import { newNetwork, newPort } from '../../../model/create.js';
+import { newNetwork, newPort } from '../../../create/new-entities.js';
 import { plannedOf } from '../../../setting/planned.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';

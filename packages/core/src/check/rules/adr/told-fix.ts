@@ -1,8 +1,8 @@
 import { set } from '../../../change/make.js';
-import { tell } from '../../../lane/tell.js';
+import { tell } from '../../../told/tell.js';
 import type { Reader } from '../../../model/project.js';
 import type { ToldFieldName } from '../../../model/words.js';
-import type { Finding } from '../../finding.js';
+import type { Finding } from '../../../finding/finding.js';
 import type { Fix } from '../../rule.js';
 
 /** Types what is so where an end was told something else: the finding's cells, its parameters `told` and `true`. */

@@ -3,7 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
-import { connectionWords, countedBy, type Counted } from '../../../station/connection-limits.js';
+import { connectionWords, countedBy, type Counted } from '../../../wiring/connection-limits.js';
 import type { Rule } from '../../rule.js';
 import { limitMessage, overLimit } from './limit-report.js';
 

@@ -2,7 +2,7 @@ import { sharedSpan } from '../../../lane/occupancy.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import { userOf } from '../../../lane/use-words.js';
 import { useOf } from '../../../lane/uses.js';
-import { openOf } from '../../../tags/open-of.js';
+import { openOf } from '../../../place/open-of.js';
 import type { Context, Report, Rule } from '../../rule.js';
 import type { Exchange } from '../../../model/exchange.js';
 import type { Side } from '../../../lane/side.js';

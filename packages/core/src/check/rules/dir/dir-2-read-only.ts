@@ -1,7 +1,7 @@
-import { viewOf } from '../../../address/memory.js';
-import { locate } from '../../../address/resolve.js';
+import { viewOf } from '../../../place/memory.js';
+import { locate } from '../../../place/resolve.js';
 import { readToldPlace } from '../../../lane/told-place.js';
-import { memoriesOf, memoryOf } from '../../../address/memory.js';
+import { memoriesOf, memoryOf } from '../../../place/memory.js';
 import type { Side } from '../../../lane/side.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Exchange } from '../../../model/exchange.js';
@@ -14,7 +14,7 @@ import type { PanelElement, ReferenceTable, Role } from '../../../model/words.js
 import { isOwnIo } from '../../../lane/own-io.js';
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
-import { tagOf } from '../../../tags/open-of.js';
+import { tagOf } from '../../../place/open-of.js';
 import { panelElementsFor, SETTING_ELEMENTS } from '../../../tags/signal/panel-elements.js';
 import { placesOf } from '../../../lane/places-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';

@@ -1,7 +1,7 @@
 import { set } from '../../../change/make.js';
 import type { Comparison } from '../../../lane/compare.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
-import { openOf, tagOf } from '../../../tags/open-of.js';
+import { openOf, tagOf } from '../../../place/open-of.js';
 import type { Side } from '../../../lane/side.js';
 import { fewOf } from '../../few-of.js';
 import { claimCell, inPageOrder, laneReport } from '../../lane-report.js';

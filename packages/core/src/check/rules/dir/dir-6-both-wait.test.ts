@@ -1,4 +1,4 @@
-import { newArea, newEnd, newPort, newStation, newView } from '../../../model/create.js';
+import { newArea, newEnd, newPort, newStation, newView } from '../../../create/new-entities.js';
 import {
   added,
   codesOf,

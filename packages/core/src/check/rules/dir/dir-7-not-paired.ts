@@ -1,6 +1,6 @@
 import { set } from '../../../change/make.js';
 import type { Side } from '../../../lane/side.js';
-import { TOLD_WORDS } from '../../../lane/told.js';
+import { TOLD_WORDS } from '../../../told/told.js';
 import { childrenOf } from '../../../model/order.js';
 import type { ReferenceField } from '../../../model/words.js';
 import { protocolOf } from '../../../protocol/catalogue.js';

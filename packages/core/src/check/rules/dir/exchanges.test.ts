@@ -1,5 +1,5 @@
 import { CheckEngine } from '../../engine.js';
-import { newEnd, newPort } from '../../../model/create.js';
+import { newEnd, newPort } from '../../../create/new-entities.js';
 import { proposeStart, startMembers, stepWords } from '../../../exchange/start-sequence.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';

@@ -1,5 +1,5 @@
-import type { Cell } from '../../finding.js';
-import { isInRack } from '../../../hardware/slots.js';
+import type { Cell } from '../../../finding/finding.js';
+import { isInRack } from '../../../rack/slots.js';
 import { lanesMade } from '../../../exchange/made-lanes.js';
 import type { Exchange } from '../../../model/exchange.js';
 import type { Lane } from '../../../model/lane.js';

@@ -1,4 +1,4 @@
-import { newAcceptance } from '../../../model/create.js';
+import { newAcceptance } from '../../../create/new-entities.js';
 import {
   added,
   codesOf,

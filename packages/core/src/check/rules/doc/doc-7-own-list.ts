@@ -1,4 +1,4 @@
-import { samePlace } from '../../../address/same-place.js';
+import { samePlace } from '../../../place/same-place.js';
 import { set } from '../../../change/make.js';
 import { readToldPlace } from '../../../lane/told-place.js';
 import { sameType } from '../../../data/same-type.js';
@@ -8,7 +8,7 @@ import { readable } from '../../../model/as-typed.js';
 import type { TypeRef } from '../../../model/claim.js';
 import type { Tag } from '../../../model/tag.js';
 import { typeText } from '../../../structure/type-text.js';
-import { tagOf } from '../../../tags/open-of.js';
+import { tagOf } from '../../../place/open-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Context, Report, Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { slotName } from '../../../hardware/slots.js';
+import { slotName } from '../../../rack/slots.js';
 import { moduleCell, racksOf } from '../../module-words.js';
 import type { Rule } from '../../rule.js';
 

@@ -1,5 +1,5 @@
 import { set } from '../../../change/make.js';
-import { isInRack, lastSlot, slotName } from '../../../hardware/slots.js';
+import { isInRack, lastSlot, slotName } from '../../../rack/slots.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Module } from '../../../model/module.js';
 import type { Reader } from '../../../model/project.js';

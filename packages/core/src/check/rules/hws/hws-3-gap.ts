@@ -1,4 +1,4 @@
-import { gapsIn, slotName } from '../../../hardware/slots.js';
+import { gapsIn, slotName } from '../../../rack/slots.js';
 import { moduleCell, racksOf } from '../../module-words.js';
 import type { Rule } from '../../rule.js';
 

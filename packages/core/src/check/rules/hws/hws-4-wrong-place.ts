@@ -1,4 +1,4 @@
-import { isInRack, placeFault } from '../../../hardware/slots.js';
+import { isInRack, placeFault } from '../../../rack/slots.js';
 import { moduleCell, moduleName, racksOf } from '../../module-words.js';
 import { entriesInOrder } from '../../../model/order.js';
 import type { Rack } from '../../../model/rack.js';

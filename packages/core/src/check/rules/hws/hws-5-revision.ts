@@ -1,5 +1,5 @@
 import { set } from '../../../change/make.js';
-import { accepts, parseAccepted } from '../../../hardware/revisions.js';
+import { accepts, parseAccepted } from '../../../rack/revisions.js';
 import { childrenOf } from '../../../model/order.js';
 import { moduleName, racksOf } from '../../module-words.js';
 import { stationName } from '../../port-words.js';

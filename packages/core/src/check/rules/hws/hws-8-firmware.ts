@@ -1,4 +1,4 @@
-import { compareVersions } from '../../../hardware/revisions.js';
+import { compareVersions } from '../../../rack/revisions.js';
 import { childrenOf, entriesInOrder } from '../../../model/order.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Report, Rule } from '../../rule.js';

@@ -1,4 +1,4 @@
-import { landedOf, spansMeet } from '../../../hardware/landed.js';
+import { landedOf, spansMeet } from '../../../rack/landed.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Rule } from '../../rule.js';
 

@@ -7,7 +7,7 @@ import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Reader } from '../../../model/project.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import { fewOf } from '../../few-of.js';
-import type { Cell, Finding } from '../../finding.js';
+import type { Cell, Finding } from '../../../finding/finding.js';
 import { portCell, portName, stationName } from '../../port-words.js';
 import type { Fix, Rule } from '../../rule.js';
 

@@ -1,5 +1,5 @@
 import { put } from '../../../change/make.js';
-import { newPort } from '../../../model/create.js';
+import { newPort } from '../../../create/new-entities.js';
 import { smallPlant } from '../../../testing/random-edits.testing.js';
 import { mended, plant, words } from '../../../testing/edited-plant.testing.js';
 import {

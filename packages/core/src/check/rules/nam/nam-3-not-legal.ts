@@ -1,5 +1,5 @@
 import { itemFacts } from '../../../lane/item-facts.js';
-import { identifierFault } from '../../../address/identifier.js';
+import { identifierFault } from '../../../place/identifier.js';
 import { childrenOf } from '../../../model/order.js';
 import { counted } from '../../counted.js';
 import { claimCell, laneReport } from '../../lane-report.js';

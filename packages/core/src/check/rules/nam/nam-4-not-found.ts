@@ -2,10 +2,10 @@ import { set } from '../../../change/make.js';
 import { namedTag } from '../../../lane/named-tag.js';
 import { bindingOf } from '../../../lane/places-of.js';
 import { childrenOf } from '../../../model/order.js';
-import { NEAR_WORDS } from '../../../tags/match/near.js';
+import { NEAR_WORDS } from '../../../text/near.js';
 import { nearest } from '../../../tags/match/match.js';
-import { tagOf } from '../../../tags/open-of.js';
-import { caseMattersBetween, parseTagPlace, tagsOf } from '../../../tags/tag-place.js';
+import { tagOf } from '../../../place/open-of.js';
+import { caseMattersBetween, parseTagPlace, tagsOf } from '../../../place/tag-place.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Fix, Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { unboundTags } from '../../../tags/points.js';
+import { unboundTags } from '../../../place/points.js';
 import { counted } from '../../counted.js';
 import { fewOf } from '../../few-of.js';
 import type { Rule } from '../../rule.js';

@@ -1,12 +1,12 @@
 import { set } from '../../../change/make.js';
 import { namedTag } from '../../../lane/named-tag.js';
 import { bindingOf } from '../../../lane/places-of.js';
-import { formatItemText, itemTemplate, parseItemText } from '../../../tags/item-text.js';
+import { formatItemText, itemTemplate, parseItemText } from '../../../place/item-text.js';
 import { nearest } from '../../../tags/match/match.js';
-import { NEAR_WORDS } from '../../../tags/match/near.js';
+import { NEAR_WORDS } from '../../../text/near.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Reader } from '../../../model/project.js';
-import { placeText } from '../../../tags/place-text.js';
+import { placeText } from '../../../place/place-text.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 

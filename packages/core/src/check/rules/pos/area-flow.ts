@@ -1,11 +1,11 @@
 import { copiesIn } from '../../../lane/copies-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
-import type { Cell } from '../../finding.js';
+import type { Cell } from '../../../finding/finding.js';
 import { unsettled } from '../../../lane/unsettled.js';
 import { childrenOf } from '../../../model/order.js';
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
-import { joined, type Span } from '../../../address/resolve.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
+import { joined, type Span } from '../../../place/resolve.js';
 import { elementary } from '../../../data/types.js';
 import { itemSpans } from '../../../follow/item-spans.js';
 import { uncovered, type Use } from '../../../lane/occupancy.js';

@@ -1,6 +1,6 @@
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
-import { joined, resolve, type Span } from '../../../address/resolve.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
+import { joined, resolve, type Span } from '../../../place/resolve.js';
 import { elementary } from '../../../data/types.js';
 import { uncovered } from '../../../lane/occupancy.js';
 import type { Area } from '../../../model/area.js';

@@ -1,6 +1,6 @@
-import { formatAddress, formatSpan, placeAlong } from '../../../address/format-address.js';
-import { memoryOf, type Memory } from '../../../address/memory.js';
-import { joined, locate, spansOf, type Span } from '../../../address/resolve.js';
+import { formatAddress, formatSpan, placeAlong } from '../../../place/format-address.js';
+import { memoryOf, type Memory } from '../../../place/memory.js';
+import { joined, locate, spansOf, type Span } from '../../../place/resolve.js';
 import { copyPlaces } from '../../../follow/copied.js';
 import { claimsIn } from '../../../lane/claims-in.js';
 import { copiesIn } from '../../../lane/copies-in.js';
@@ -13,7 +13,7 @@ import type { Place } from '../../../model/claim.js';
 import type { MemoryCopy } from '../../../model/memory-copy.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
-import type { Cell } from '../../finding.js';
+import type { Cell } from '../../../finding/finding.js';
 import type { Context, Report } from '../../rule.js';
 
 /** Copies into an area whose reader was named, and that lie in no window which it reads, or in one that it writes. */

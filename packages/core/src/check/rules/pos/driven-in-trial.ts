@@ -1,5 +1,5 @@
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
 import { sharedSpan } from '../../../lane/occupancy.js';
 import { userOf } from '../../../lane/use-words.js';
 import { simulatorOf } from '../../../tags/image/simulator-of.js';

@@ -1,11 +1,11 @@
-import { memoryOf } from '../../../address/memory.js';
+import { memoryOf } from '../../../place/memory.js';
 import { userOf } from '../../../lane/use-words.js';
 import { holderOf } from '../../../lane/uses.js';
 import type { Area } from '../../../model/area.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
-import { tagOf } from '../../../tags/open-of.js';
+import { tagOf } from '../../../place/open-of.js';
 import { fewOf } from '../../few-of.js';
 import type { Context, Report } from '../../rule.js';
 

@@ -1,5 +1,5 @@
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
 import { sharedSpan } from '../../../lane/occupancy.js';
 import { userOf, type User } from '../../../lane/use-words.js';
 import type { Reader } from '../../../model/project.js';

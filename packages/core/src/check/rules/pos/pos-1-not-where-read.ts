@@ -1,13 +1,13 @@
-import { formatAddress } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
+import { formatAddress } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
 import { set } from '../../../change/make.js';
 import { toldBeside, unitFactor } from '../../../lane/told-place.js';
 import type { Side } from '../../../lane/side.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Reader } from '../../../model/project.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
-import { tagOf } from '../../../tags/open-of.js';
-import type { Cell } from '../../finding.js';
+import { tagOf } from '../../../place/open-of.js';
+import type { Cell } from '../../../finding/finding.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Message, Rule } from '../../rule.js';
 

@@ -1,6 +1,6 @@
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
-import { resolve } from '../../../address/resolve.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
+import { resolve } from '../../../place/resolve.js';
 import { elementary } from '../../../data/types.js';
 import { readable } from '../../../model/as-typed.js';
 import { childrenOf } from '../../../model/order.js';

@@ -1,7 +1,7 @@
-import { memoriesOf } from '../../../address/memory.js';
-import { formatAddress, placeAlong } from '../../../address/format-address.js';
-import { bitsOfElement } from '../../../address/notations/bit-part.js';
-import { parseAddress } from '../../../address/parse-address.js';
+import { memoriesOf } from '../../../place/memory.js';
+import { formatAddress, placeAlong } from '../../../place/format-address.js';
+import { bitsOfElement } from '../../../place/notations/bit-part.js';
+import { parseAddress } from '../../../place/parse-address.js';
 import { readToldPlace } from '../../../lane/told-place.js';
 import { itemFacts } from '../../../lane/item-facts.js';
 import type { Comparison } from '../../../lane/compare.js';
@@ -11,7 +11,7 @@ import type { Reader } from '../../../model/project.js';
 import type { View } from '../../../model/view.js';
 import type { NotationId } from '../../../model/words.js';
 import { claimCell, laneReport } from '../../lane-report.js';
-import type { Cell } from '../../finding.js';
+import type { Cell } from '../../../finding/finding.js';
 import type { Rule } from '../../rule.js';
 
 /** The last number of a notation's tables. [published: MODBUS Application Protocol V1.1b3, 4.4] [from memory] */

@@ -1,6 +1,6 @@
-import { readPlace } from '../../../tags/read-place.js';
-import { formatAddress } from '../../../address/format-address.js';
-import { parseLength } from '../../../address/length.js';
+import { readPlace } from '../../../place/read-place.js';
+import { formatAddress } from '../../../place/format-address.js';
+import { parseLength } from '../../../place/length.js';
 import { parseType } from '../../../data/types.js';
 
 import { set } from '../../../change/make.js';
@@ -12,7 +12,7 @@ import { laneName } from '../../../lane/compare.js';
 import { placesOf } from '../../../lane/places-of.js';
 import { fewOf } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
-import type { Finding } from '../../finding.js';
+import type { Finding } from '../../../finding/finding.js';
 import type { Fix, Rule } from '../../rule.js';
 
 const FIELD_WORDS: Record<ClaimField, string> = {

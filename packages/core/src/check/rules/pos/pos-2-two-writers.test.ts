@@ -1,4 +1,4 @@
-import { newEnd, newExchange } from '../../../model/create.js';
+import { newEnd, newExchange } from '../../../create/new-entities.js';
 import type { Project } from '../../../model/project.js';
 import { added, codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 

@@ -1,4 +1,4 @@
-import { spanAddresses } from '../../../address/format-address.js';
+import { spanAddresses } from '../../../place/format-address.js';
 import { userOf, type User } from '../../../lane/use-words.js';
 import { pointsTogether } from './points-together.js';
 import { overlappingUsers } from '../../overlapping-users.js';
@@ -6,7 +6,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import { besideInputs } from '../../../tags/image/beside-inputs.js';
 import { simulatorOf } from '../../../tags/image/simulator-of.js';
-import { placeOf } from '../../../tags/tag-place.js';
+import { placeOf } from '../../../place/tag-place.js';
 import { enteredByName, enteredThere } from './entered-there.js';
 import { drivenInTrial } from './driven-in-trial.js';
 import type { Rule } from '../../rule.js';

@@ -1,12 +1,12 @@
-import { spanAddresses } from '../../../address/format-address.js';
-import { formatBits } from '../../../address/length.js';
-import { memoryOf } from '../../../address/memory.js';
+import { spanAddresses } from '../../../place/format-address.js';
+import { formatBits } from '../../../place/length.js';
+import { memoryOf } from '../../../place/memory.js';
 import { set } from '../../../change/make.js';
 import { copiesIn } from '../../../lane/copies-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
 import { entriesInOrder } from '../../../model/order.js';
 import type { WordBits } from '../../../model/words.js';
-import { permittedStart, type Starts } from '../../../station/permitted-start.js';
+import { permittedStart, type Starts } from '../../../place/permitted-start.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Report, Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { formatAddress, placeAlong } from '../../../address/format-address.js';
+import { formatAddress, placeAlong } from '../../../place/format-address.js';
 import { valuesOf } from '../../../lane/compare-items.js';
 import type { Side } from '../../../lane/side.js';
 import { elementary } from '../../../data/types.js';

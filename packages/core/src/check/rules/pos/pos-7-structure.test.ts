@@ -1,4 +1,4 @@
-import { editSheet } from '../../../lane/edit-sheet.js';
+import { editSheet } from '../../../sheet/edit-sheet.js';
 import type { Project } from '../../../model/project.js';
 import { CheckEngine } from '../../engine.js';
 import { plant } from '../../../testing/edited-plant.testing.js';

@@ -1,10 +1,10 @@
-import { formatBits } from '../../../address/length.js';
+import { formatBits } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
 import { isTyped, readable } from '../../../model/as-typed.js';
 import { PROJECT_ID } from '../../../model/kinds.js';
 import type { Side } from '../../../lane/side.js';
 import { containsItself } from '../../../structure/lay-out.js';
-import { layoutOfClaim } from '../../../structure/claim-structure.js';
+import { layoutOfClaim } from '../../../lane/claim-structure.js';
 import type { ClaimItem } from '../../../model/claim.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
 import { claimCell, laneReport } from '../../lane-report.js';

@@ -1,5 +1,5 @@
-import { formatBits } from '../../../address/length.js';
-import { formatAddress } from '../../../address/format-address.js';
+import { formatBits } from '../../../place/length.js';
+import { formatAddress } from '../../../place/format-address.js';
 import { set } from '../../../change/make.js';
 import { sidesOf } from '../../../lane/sides-of.js';
 import type { Side } from '../../../lane/side.js';

@@ -1,7 +1,7 @@
-import { formatSpan } from '../../../address/format-address.js';
+import { formatSpan } from '../../../place/format-address.js';
 import { formatType } from '../../../data/types.js';
 import type { DifferenceOf } from '../../../lane/difference.js';
-import { itemAddress } from '../../../lane/sheet.js';
+import { itemAddress } from '../../../sheet/sheet.js';
 import { laneReport, valueCell } from '../../lane-report.js';
 import { overlappingUsers } from '../../overlapping-users.js';
 import type { Rule } from '../../rule.js';

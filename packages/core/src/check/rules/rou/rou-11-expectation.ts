@@ -3,7 +3,7 @@ import { routeName } from './route-report.js';
 import { findRoutes } from '../../../route/find-routes.js';
 import type { Expectation } from '../../../model/expectation.js';
 import type { Reader } from '../../../model/project.js';
-import type { Cell } from '../../finding.js';
+import type { Cell } from '../../../finding/finding.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const expectationHeld: Rule = {

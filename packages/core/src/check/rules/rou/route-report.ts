@@ -2,7 +2,7 @@ import type { Reader } from '../../../model/project.js';
 import type { Route } from '../../../model/route.js';
 import { findRoutes, type FoundRoute } from '../../../route/find-routes.js';
 import type { Condition } from '../../../route/hop.js';
-import type { Cell } from '../../finding.js';
+import type { Cell } from '../../../finding/finding.js';
 import type { Report } from '../../rule.js';
 
 /** `ControlRoom → PlantCtl` */

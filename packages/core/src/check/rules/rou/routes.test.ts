@@ -1,8 +1,8 @@
-import { newPort } from '../../../model/create.js';
+import { newPort } from '../../../create/new-entities.js';
 import type { Project } from '../../../model/project.js';
 import { apply } from '../../../change/apply.js';
-import { editPermitted } from '../../../route/edit-permitted.js';
-import type { FieldEdit as FieldResult } from '../../../station/field-edit.js';
+import { editPermitted } from '../../../fields/edit-permitted.js';
+import type { FieldEdit as FieldResult } from '../../../text/field-edit.js';
 import { noWayBack, routedPlant } from '../../../testing/routed-plant.testing.js';
 import {
   added,

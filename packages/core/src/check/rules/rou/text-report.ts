@@ -3,7 +3,7 @@ import { entriesInOrder } from '../../../model/order.js';
 import type { Reader } from '../../../model/project.js';
 import type { Route } from '../../../model/route.js';
 import { judgeText, type TextFault } from '../../../route/judge-text.js';
-import type { Finding } from '../../finding.js';
+import type { Finding } from '../../../finding/finding.js';
 import type { Fix, Report } from '../../rule.js';
 import { routeReport } from './route-report.js';
 

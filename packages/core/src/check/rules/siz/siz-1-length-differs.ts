@@ -1,4 +1,4 @@
-import { formatCount, formatLength, lengthBits } from '../../../address/length.js';
+import { formatCount, formatLength, lengthBits } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
 import { valuesOf } from '../../../lane/compare-items.js';
 import type { DifferenceOf } from '../../../lane/difference.js';

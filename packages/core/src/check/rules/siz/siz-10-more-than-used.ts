@@ -1,4 +1,4 @@
-import { formatBits } from '../../../address/length.js';
+import { formatBits } from '../../../place/length.js';
 import { readable } from '../../../model/as-typed.js';
 import { itemFacts } from '../../../lane/item-facts.js';
 import { valuesOf } from '../../../lane/compare-items.js';

@@ -1,4 +1,4 @@
-import { lengthBits } from '../../../address/length.js';
+import { lengthBits } from '../../../place/length.js';
 import { elementary, formatType } from '../../../data/types.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Claim, TypeRef } from '../../../model/claim.js';

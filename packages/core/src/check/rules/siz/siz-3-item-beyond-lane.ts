@@ -1,4 +1,4 @@
-import { formatBits, lengthBits, formatLength } from '../../../address/length.js';
+import { formatBits, lengthBits, formatLength } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
 import type { Claim, Length } from '../../../model/claim.js';
 import { childrenOf } from '../../../model/order.js';

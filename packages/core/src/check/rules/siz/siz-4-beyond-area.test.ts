@@ -1,4 +1,4 @@
-import { newView } from '../../../model/create.js';
+import { newView } from '../../../create/new-entities.js';
 import { codesOf, edited, theFinding, twoStations, wordsOf } from '../../../testing/two-stations.testing.js';
 
 test('a block that ends with its area is silent', () => {

@@ -1,5 +1,5 @@
-import { formatSpan, spanAddresses } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
+import { formatSpan, spanAddresses } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
 import { usesOfCopy } from '../../../lane/uses.js';
 import { childrenOf } from '../../../model/order.js';
 import { claimCell, laneReport } from '../../lane-report.js';

@@ -1,4 +1,4 @@
-import { formatBits } from '../../../address/length.js';
+import { formatBits } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
 import { readable } from '../../../model/as-typed.js';
 import { protocolAt } from '../../../protocol/catalogue.js';

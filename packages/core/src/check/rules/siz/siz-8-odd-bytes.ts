@@ -1,8 +1,8 @@
-import { formatBits } from '../../../address/length.js';
-import { memoryOf, viewOf } from '../../../address/memory.js';
+import { formatBits } from '../../../place/length.js';
+import { memoryOf, viewOf } from '../../../place/memory.js';
 import { claimsIn } from '../../../lane/claims-in.js';
 import type { Reader } from '../../../model/project.js';
-import { placeOf } from '../../../tags/tag-place.js';
+import { placeOf } from '../../../place/tag-place.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 

@@ -1,6 +1,6 @@
-import { formatSpan } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
-import { resolve } from '../../../address/resolve.js';
+import { formatSpan } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
+import { resolve } from '../../../place/resolve.js';
 import { elementary } from '../../../data/types.js';
 import { unsettled } from '../../../lane/unsettled.js';
 import { userOf } from '../../../lane/use-words.js';
@@ -9,7 +9,7 @@ import type { Area } from '../../../model/area.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Reader } from '../../../model/project.js';
 import type { Tag } from '../../../model/tag.js';
-import { tagOf } from '../../../tags/open-of.js';
+import { tagOf } from '../../../place/open-of.js';
 import type { Context, Report } from '../../rule.js';
 
 /** A number of several registers that an exchange takes, and a tag that the list has at a register inside it. */

@@ -11,7 +11,7 @@ import { SWAP_WORDS } from '../../../lane/swap-words.js';
 import type { LayoutRule } from '../../../model/layout-rule.js';
 import type { Reader } from '../../../model/project.js';
 import { fewOf } from '../../few-of.js';
-import type { Finding } from '../../finding.js';
+import type { Finding } from '../../../finding/finding.js';
 import { claimCell, inPageOrder, laneReport, valueCell } from '../../lane-report.js';
 import { whereSet } from '../../where-set.js';
 import type { Context, Fix, Message, Report } from '../../rule.js';

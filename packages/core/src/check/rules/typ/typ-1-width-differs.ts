@@ -1,5 +1,5 @@
 import { elementary } from '../../../data/types.js';
-import { formatCount } from '../../../address/length.js';
+import { formatCount } from '../../../place/length.js';
 import type { Rule } from '../../rule.js';
 import { valuePairReport } from '../../value-pair-report.js';
 

@@ -1,4 +1,4 @@
-import { lengthBits } from '../../../address/length.js';
+import { lengthBits } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
 import { sameType } from '../../../data/same-type.js';
 import { elementary, formatType, parseType } from '../../../data/types.js';

@@ -1,8 +1,8 @@
-import { viewOf } from '../../../address/memory.js';
-import { memoryOf } from '../../../address/memory.js';
+import { viewOf } from '../../../place/memory.js';
+import { memoryOf } from '../../../place/memory.js';
 import { readToldPlace } from '../../../lane/told-place.js';
 import { placesOf } from '../../../lane/places-of.js';
-import { tagOf } from '../../../tags/open-of.js';
+import { tagOf } from '../../../place/open-of.js';
 import { isUsualTable, signalOf, TABLE_OF_SIGNAL } from '../../../tags/signal/table-for-signal.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';

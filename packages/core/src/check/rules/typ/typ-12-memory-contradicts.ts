@@ -1,5 +1,5 @@
-import { spanAddresses } from '../../../address/format-address.js';
-import { memoryOf } from '../../../address/memory.js';
+import { spanAddresses } from '../../../place/format-address.js';
+import { memoryOf } from '../../../place/memory.js';
 import { formatType } from '../../../data/types.js';
 import { bitsToValue, formatValue, sampleOf, valueToBits } from '../../../data/values.js';
 import { putInto } from '../../../follow/put-into.js';
@@ -7,7 +7,7 @@ import { elementsIn, memoryFault, sideOfClaim, type Element, type MemoryFault } 
 import { laneName } from '../../../lane/compare.js';
 import type { Side } from '../../../lane/side.js';
 import type { Use } from '../../../lane/occupancy.js';
-import type { Span } from '../../../address/resolve.js';
+import type { Span } from '../../../place/resolve.js';
 import type { Reader } from '../../../model/project.js';
 import { claimCell } from '../../lane-report.js';
 import type { Context, Message, Report, Rule } from '../../rule.js';

@@ -3,8 +3,8 @@ import { itemFacts } from '../../../lane/item-facts.js';
 import type { Comparison } from '../../../lane/compare.js';
 import { readable } from '../../../model/as-typed.js';
 import type { Tag } from '../../../model/tag.js';
-import { tagOf } from '../../../tags/open-of.js';
-import { formatScaling } from '../../../tags/scaling.js';
+import { tagOf } from '../../../place/open-of.js';
+import { formatScaling } from '../../../data/scaling.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Context, Report, Rule } from '../../rule.js';
 

@@ -1,4 +1,4 @@
-import { formatBits } from '../../../address/length.js';
+import { formatBits } from '../../../place/length.js';
 import type { Difference, DifferenceOf } from '../../../lane/difference.js';
 import type { Side } from '../../../lane/side.js';
 import { fewOf } from '../../few-of.js';

@@ -1,9 +1,0 @@
-import { KINDS, Project, SECTION_OF, type Entity, type Kind } from '@dialoga/core';
-
-/** A project as the server hands it over: the sections of the project file, and the revision. */
-export function projectFromBytes(bytes: ArrayBuffer): { project: Project; revision: number } {
-  const tree = JSON.parse(new TextDecoder().decode(bytes)) as Record<string, unknown>;
-  const entities: Partial<Record<Kind, Entity[]>> = {};
-  for (const kind of KINDS) entities[kind] = tree[SECTION_OF[kind]] as Entity[];
-  return { project: Project.of(entities), revision: tree.revision as number };
-}

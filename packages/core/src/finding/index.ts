@@ -1,0 +1,2 @@
+/** What a rule finds, and the cells that it names. */
+export { type Cell, type Finding, lanesOf, SEVERITIES, type Severity } from './finding.js';

@@ -1,0 +1,96 @@
+/**
+ * The entities of a project, the words they are said in, and the project that ties them together: immutable, read through a
+ * `Reader`.
+ */
+export { Area } from './area.js';
+export { isTyped } from './as-typed.js';
+export { Claim, IN_TAG, Place } from './claim.js';
+export { End } from './end.js';
+export { Exchange, OnLoss } from './exchange.js';
+export { Expectation } from './expectation.js';
+export { HelperObject } from './helper-object.js';
+export { type Entity, type EntityOf, isKind, type Kind, KIND_WORDS, KINDS, PROJECT_ID } from './kinds.js';
+export { Landing } from './landing.js';
+export { Lane } from './lane.js';
+export { ASSUMED_LAYOUT } from './layout-defaults.js';
+export { LayoutRule } from './layout-rule.js';
+export { MemoryCopy } from './memory-copy.js';
+export { Module } from './module.js';
+export { Network } from './network.js';
+export { childrenOf, entriesInOrder, inOrder, orderAfter } from './order.js';
+export { Port } from './port.js';
+export { type Problem, problemSentence, quoted } from './problem.js';
+export { Profile } from './profile.js';
+export { type EntityChange, Project, type Reader } from './project.js';
+export { Rack } from './rack.js';
+export { nameKey, OWNER_FIELD, referencesOf } from './references.js';
+export { Route } from './route.js';
+export { Station } from './station.js';
+export { Structure } from './structure.js';
+export { Table } from './table.js';
+export { type TagFormat, TagImport } from './tag-import.js';
+export { TagSeries } from './tag-series.js';
+export { Tag } from './tag.js';
+export { View } from './view.js';
+export {
+  type Access,
+  ACCESSES,
+  ADDRESS_SOURCES,
+  type Alignment,
+  ALIGNMENTS,
+  AREA_KINDS,
+  type Binding,
+  BINDINGS,
+  BOOL_PACKINGS,
+  BYTE_ORDERS,
+  CALLING,
+  CARRIED,
+  CHARACTER_SIZES,
+  ELECTRICAL,
+  ELEMENT_BITS,
+  EXCHANGE_KINDS,
+  type ExchangeKind,
+  EXPECTED_REACH,
+  LANDING_ROLES,
+  LINE_ROLES,
+  MEMBER_USES,
+  MODULE_KINDS,
+  type ModuleKind,
+  NETWORK_KINDS,
+  NOTATIONS,
+  NUMBERINGS,
+  ON_RETURN,
+  OPENNESS,
+  OWN_WRITERS,
+  PANEL_ELEMENTS,
+  PARTIES,
+  type Party,
+  PLACES,
+  POLARITIES,
+  type Presence,
+  PRESENCES,
+  PURPOSES,
+  RADIO_SORTS,
+  REFERENCE_FIELDS,
+  type ReferenceField,
+  REGISTER_ORDERS,
+  type Role,
+  ROLES,
+  RUN_STATES,
+  SETTING_STATES,
+  SETTING_WAYS,
+  SIGNAL_KINDS,
+  SIGNALS,
+  SINKS_ON_LOSS,
+  SOURCE_ON_LOSS,
+  STRING_HEADERS,
+  SWAPS,
+  TABLES,
+  type ToldFieldName,
+  type Traffic,
+  TRAFFICS,
+  TRIGGERS,
+  UNITS,
+  WIRINGS,
+  WORD_BITS,
+} from './words.js';

@@ -1,0 +1,2 @@
+/** What has to be got into a device, what was sent, and whether it is in force. */
+export { fieldsToSet, type FieldToSet } from './fields-to-set.js';
