@@ -28,8 +28,24 @@ const noCircles = (name, path) => ({
   to: { circular: true },
 });
 
+/** What begins everything stands above all folders. */
+const belowTheRoot = (name, path) => ({
+  name: `${name} begins at its root, and nothing goes back there`,
+  severity: 'error',
+  from: { path: `${path}/[^/]+/` },
+  to: { path: `${path}/[^/]+\\.tsx?$` },
+});
+
 export default {
-  forbidden: [...downwards, notByFaces, noCircles('core', `${CORE}/[^/]+$`)],
+  forbidden: [
+    ...downwards,
+    notByFaces,
+    noCircles('core', `${CORE}/[^/]+$`),
+    noCircles('the page', '^apps/web/src'),
+    belowTheRoot('the page', '^apps/web/src'),
+    noCircles('the server', '^apps/server/src'),
+    belowTheRoot('the server', '^apps/server/src'),
+  ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(\\.test\\.tsx?$|\\.testing\\.|/testing/|/dist/|node_modules)' },

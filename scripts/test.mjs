@@ -5,7 +5,7 @@ import { DATA } from './paths.mjs';
 import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
-/** `--only NAME` runs one part: lint, format, types, unit, kills, fuzz, browser. `--screenshots` makes docs/screenshots anew. */
+/** `--only NAME` runs one part: lint, storeys, format, types, unit, kills, fuzz, browser. `--screenshots` makes docs/screenshots anew. */
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
 const screenshots = process.argv.includes('--screenshots');
 const results = join(DATA, 'results');
@@ -63,6 +63,7 @@ try {
   const env = { DATABASE_URL: process.env.DATABASE_URL ?? (await ownDatabase()) };
   await buildStale();
   await single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await single('storeys', 'npm', ['run', 'storeys', '--silent']);
   await single('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']);
   await single('types', 'npm', ['run', '-s', 'types']);
   if (!screenshots) {

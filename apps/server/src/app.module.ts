@@ -2,8 +2,9 @@ import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { CONFIG, type Config } from './config.js';
+import { CONFIG, type Config } from './base/config.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { FilesModule } from './files/files.module.js';
 import { HealthModule } from './health/health.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
 import { WorkModule } from './work/work.module.js';
@@ -23,6 +24,7 @@ export class AppModule {
         WorkModule,
         HealthModule,
         ProjectsModule,
+        FilesModule,
       ],
       providers: [
         { provide: CONFIG, useValue: config },

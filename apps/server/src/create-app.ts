@@ -10,11 +10,11 @@ import express, { type ErrorRequestHandler, type Request, type Response } from '
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { AppModule } from './app.module.js';
-import type { Config } from './config.js';
+import type { Config } from './base/config.js';
 import { bodyErrors } from './edge/body-errors.js';
 import { refuseTooDeep } from './edge/depth.js';
 import { refuseOtherEncodings } from './edge/encoding.js';
-import { ErrorFilter } from './edge/error-filter.js';
+import { ErrorFilter } from './error-filter.js';
 import { fewLargeAtOnce } from './edge/few-at-once.js';
 import {
   ARRIVE_MS,
@@ -29,8 +29,8 @@ import {
 import { fromValidation, type ErrorBody } from './edge/problems.js';
 import { requestLog } from './edge/request-log.js';
 import { onlyForOwnPages, onlyUnderOwnNames } from './edge/who-may-ask.js';
-import { Disk } from './health/disk.js';
-import { described, FrameworkLog } from './log.js';
+import { Disk } from './disk/disk.js';
+import { described, FrameworkLog } from './base/log.js';
 
 /** The whole server, not yet listening. */
 export async function createApp(config: Config, log: Logger): Promise<NestExpressApplication> {

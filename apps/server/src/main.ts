@@ -1,8 +1,8 @@
 import 'reflect-metadata';
-import { configFrom, ConfigError } from './config.js';
-import { tellHowBusy } from './busy.js';
+import { configFrom, ConfigError } from './base/config.js';
+import { tellHowBusy } from './base/busy.js';
 import { createApp } from './create-app.js';
-import { described, openLog } from './log.js';
+import { described, openLog } from './base/log.js';
 import { ProjectsService } from './projects/projects.service.js';
 import { WorkService } from './work/work.service.js';
 

@@ -5,7 +5,7 @@ import { COMMITS_AT_ONCE } from '../database/data-source.js';
 import { TooMuchToRead, type ReadsAtMost } from '../database/row-reader.js';
 import { MOST_SMALL_BODY, MOST_SMALL_CHANGES, MOST_SMALL_ENTITIES, MOST_SMALL_ENTITY } from '../edge/limits.js';
 import { EventsService } from '../events/events.service.js';
-import { Disk } from '../health/disk.js';
+import { Disk } from '../disk/disk.js';
 import { ownMemory } from '../work/own-memory.js';
 import { WorkService } from '../work/work.service.js';
 import { commitChangeSet } from './commit.js';

@@ -1,7 +1,7 @@
 import { request as plainRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { newSmall, testServer, type TestServer } from '../testing/server.testing.js';
-import { configFrom } from '../config.js';
+import { configFrom } from '../base/config.js';
 
 let server: TestServer;
 let project: string;

@@ -1,4 +1,4 @@
-import { isIPv4 } from 'node:net';
+import { isLoopback } from '../base/loopback.js';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { ErrorBody } from './problems.js';
 
@@ -32,10 +32,6 @@ function nameOf(host: string): string {
   const name = /^\[([^\]]*)\](?::\d+)?$/.exec(host)?.[1] ?? host.replace(/:\d+$/, '');
   return name.toLowerCase();
 }
-
-/** Whether a name can only mean this machine itself [published: RFC 6761, 6.3; RFC 5735, 3; RFC 4291, 2.5.3]. */
-export const isLoopback = (name: string): boolean =>
-  name === 'localhost' || name === '::1' || (isIPv4(name) && name.startsWith('127.'));
 
 function hostOf(origin: string): string | null {
   try {

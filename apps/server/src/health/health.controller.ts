@@ -3,7 +3,7 @@ import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import { DataSource } from 'typeorm';
 import { Answers } from '../edge/answers.js';
-import { Disk, DISK_FULL } from './disk.js';
+import { Disk, DISK_FULL } from '../disk/disk.js';
 
 @ApiTags('health')
 @SkipThrottle()

@@ -1,5 +1,5 @@
 import { Global, Module } from '@nestjs/common';
-import { Disk } from './disk.js';
+import { Disk } from '../disk/disk.js';
 import { HealthController } from './health.controller.js';
 
 @Global()

@@ -3,7 +3,7 @@ import type { Problem } from '@dialoga/core/model';
 import { DataSource } from 'typeorm';
 import { jobTable, type JobRow } from '../database/tables.js';
 import type { ErrorBody } from '../edge/problems.js';
-import { newId } from '../new-id.js';
+import { newId } from '../base/new-id.js';
 import type { JobView } from './job.dto.js';
 
 /** How often a process says of its jobs that it is still there. */

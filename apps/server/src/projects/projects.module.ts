@@ -1,6 +1,5 @@
 import { Module } from '@nestjs/common';
 import { ChangesModule } from '../changes/changes.module.js';
-import { FilesController } from '../files/files.controller.js';
 import { JobsModule } from '../jobs/jobs.module.js';
 import { RevisionsModule } from '../revisions/revisions.module.js';
 import { ProjectsController } from './projects.controller.js';
@@ -9,7 +8,7 @@ import { SnapshotsService } from './snapshots.service.js';
 
 @Module({
   imports: [ChangesModule, JobsModule, RevisionsModule],
-  controllers: [ProjectsController, FilesController],
+  controllers: [ProjectsController],
   providers: [ProjectsService, SnapshotsService],
   exports: [ProjectsService],
 })

@@ -12,7 +12,7 @@ import { tooMuchIn } from '../edge/body-size.js';
 import { MOST_FILE_VALUES } from '../edge/limits.js';
 import { unprocessable } from '../edge/problems.js';
 import { tellerOf, unlessStopped, type Tell } from '../jobs/progress.js';
-import { newId } from '../new-id.js';
+import { newId } from '../base/new-id.js';
 
 /** Stores a project with the file that it was read from, in one transaction; gives its id. */
 export async function storeProject(database: DataSource, project: Project, file: string, tell?: Tell): Promise<string> {

@@ -8,7 +8,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import type { ChangeSet } from '@dialoga/core/change';
-import type { Config } from '../config.js';
+import type { Config } from '../base/config.js';
 import { createApp } from '../create-app.js';
 import type { JobStarted, JobView } from '../jobs/job.dto.js';
 import type { ProjectSummary } from '../projects/project.dto.js';

@@ -1,6 +1,7 @@
 import { HttpException } from '@nestjs/common';
+import { codeOf, placesOf, ThreadError } from '../base/said-of-errors.js';
 import type { ErrorBody } from '../edge/problems.js';
-import { isDiskFull } from '../health/disk-full.js';
+import { isDiskFull } from '../disk/disk-full.js';
 
 /** What comes out of another thread: errors cross as values, since they lose what they say on the way. */
 export type Outcome<T> =
@@ -25,38 +26,9 @@ export async function outcomeOf<T>(work: () => Promise<T>): Promise<Outcome<T>> 
   }
 }
 
-/** The error of another thread as it was thrown there. */
-export class ThreadError extends Error {
-  constructor(
-    readonly code: string | null,
-    readonly at: string,
-  ) {
-    super(`a thread failed${code === null ? '' : ` with ${code}`}`);
-  }
-}
-
 /** What was hoped for; throws what the thread threw. */
 export function valueOf<T>(outcome: Outcome<T>): T {
   if ('done' in outcome) return outcome.done;
   if ('refused' in outcome) throw new HttpException(outcome.refused.body, outcome.refused.status);
   throw new ThreadError(outcome.failed.code, outcome.failed.at);
-}
-
-/** The code of an error, `ER_…` of the database or `E…` of the system, however deep it stands in it. */
-export function codeOf(error: unknown): string | null {
-  const { code, driverError } = (error ?? {}) as { code?: unknown; driverError?: { code?: unknown } };
-  const own = code ?? driverError?.code;
-  return typeof own === 'string' ? own : null;
-}
-
-/** The lines of a stack, without its message: that may quote what people typed. */
-export function placesOf(error: unknown): string {
-  if (error instanceof ThreadError) return error.at;
-  const stack = error instanceof Error ? (error.stack ?? '') : '';
-  return stack
-    .split('\n')
-    .filter((line) => /^\s+at /.test(line))
-    .slice(0, 12)
-    .map((line) => line.trim())
-    .join('; ');
 }

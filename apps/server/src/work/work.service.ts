@@ -6,16 +6,15 @@ import {
   type OnModuleDestroy,
 } from '@nestjs/common';
 import { Piscina } from 'piscina';
-import type { Config } from '../config.js';
-import { CONFIG } from '../config.js';
+import type { Config } from '../base/config.js';
+import { CONFIG } from '../base/config.js';
 import { LONG_COMMIT_MS } from '../edge/limits.js';
 import { valueOf, type Outcome } from './outcome.js';
-import type * as thread from './thread.js';
+import type { Tasks } from './tasks.js';
 
-type Thread = typeof thread;
-export type WorkName = keyof Thread;
-type Given<N extends WorkName> = Parameters<Thread[N]>[0];
-type Gives<N extends WorkName> = Awaited<ReturnType<Thread[N]>> extends Outcome<infer T> ? T : never;
+export type WorkName = keyof Tasks;
+type Given<N extends WorkName> = Parameters<Tasks[N]>[0];
+type Gives<N extends WorkName> = Awaited<ReturnType<Tasks[N]>> extends Outcome<infer T> ? T : never;
 
 interface Lane {
   threads: { minThreads: number; maxThreads: number };

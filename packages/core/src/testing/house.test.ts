@@ -39,11 +39,11 @@ const namesIn = (braces: string): string[] =>
 
 test('every folder of the core stands in a storey', () => {
   const rows = storeys();
-  console.info(
-    rows
-      .map((row, i) => `${i}  ${row.join('  ')}`)
+  process.stdout.write(
+    `${[...rows.entries()]
       .reverse()
-      .join('\n'),
+      .map(([i, row]) => `${i}  ${row.join('  ')}`)
+      .join('\n')}\n`,
   );
   const folders = readdirSync(SRC).filter((name) => statSync(join(SRC, name)).isDirectory());
   expect(folders.sort()).toEqual([...rows.flat(), ...BESIDE].sort());

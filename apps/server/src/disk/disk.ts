@@ -1,6 +1,6 @@
 import { statfs } from 'node:fs/promises';
 import { HttpException, Inject, Injectable } from '@nestjs/common';
-import { CONFIG, type Config } from '../config.js';
+import { CONFIG, type Config } from '../base/config.js';
 
 export const DISK_FULL =
   'The disk of the database is full: nothing more can be stored until somebody makes room. What is stored is safe.';

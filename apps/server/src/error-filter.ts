@@ -1,11 +1,11 @@
 import { ArgumentsHost, Catch, HttpException, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
-import { DISK_FULL, type Disk } from '../health/disk.js';
-import { isDiskFull } from '../health/disk-full.js';
-import { described } from '../log.js';
-import { codeOf } from '../work/outcome.js';
-import type { ErrorBody } from './problems.js';
+import { DISK_FULL, type Disk } from './disk/disk.js';
+import { isDiskFull } from './disk/disk-full.js';
+import { described } from './base/log.js';
+import { codeOf } from './base/said-of-errors.js';
+import type { ErrorBody } from './edge/problems.js';
 
 /** Every error answer has one shape; nothing of the inside reaches a client, and nothing of a client the log. */
 @Catch()

@@ -1,9 +1,9 @@
 import { isIP } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { isLoopback } from './edge/who-may-ask.js';
+import { isLoopback } from './loopback.js';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..', '..');
+const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..', '..', '..');
 
 /** What the process is told by its environment. */
 export interface Config {

@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openLog } from './log.js';
-import { commit, newSmall, testServer } from './testing/server.testing.js';
+import { commit, newSmall, testServer } from '../testing/server.testing.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'dialoga-log-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import type { LoggerService } from '@nestjs/common';
 import { pino, type Logger } from 'pino';
 import { createStream } from 'rotating-file-stream';
-import { codeOf, placesOf } from './work/outcome.js';
+import { codeOf, placesOf } from './said-of-errors.js';
 
 const FILE = 'server.log';
 const LARGEST = '5M';
