@@ -9,10 +9,10 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { Counts } from '../marks/counts';
 import { VerdictMark } from '../marks/verdict-mark';
-import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
 import { useChecked, useCounting } from '../store/checked';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -44,7 +44,6 @@ export function ExchangesPage() {
   const project = useStateOf((s) => s.project.project)!;
   const { lanes } = useChecked();
   const findings = useCounting();
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const [beginning, setBeginning] = useState(false);
 
@@ -109,15 +108,13 @@ export function ExchangesPage() {
 
   const link = useGridLink(SHOWN);
 
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      'Edit exchange',
-      edits.flatMap(({ row, column, text }) => {
-        const exchange = project.get('exchange', row);
-        const field = FIELDS[column];
-        return exchange && field ? [editExchange(exchange, field, text)] : [];
-      }),
-    );
+  const table = useTable({
+    ...{ label: 'Edit exchange', columns: COLUMNS, rows },
+    edit(now, row, column, text) {
+      const [exchange, field] = [now.get('exchange', row), FIELDS[column]];
+      return exchange && field ? [editExchange(exchange, field, text)] : [];
+    },
+  });
 
   const verdicts = exchanges.flatMap(({ lanes: ids }) => ids.map((id) => lanes.get(id)?.verdict));
   const agreed = verdicts.filter((verdict) => verdict === 'agreed').length;
@@ -149,9 +146,7 @@ export function ExchangesPage() {
         <Grid
           label="Exchanges"
           main
-          columns={COLUMNS}
-          rows={rows}
-          onEdit={onEdit}
+          {...table}
           goTo={link.goTo}
           onCursor={link.onCursor}
           onKey={(event, at) => {

@@ -2,19 +2,19 @@ import { addEnd } from '@dialoga/core/exchange';
 import { editTold } from '@dialoga/core/fields';
 import { childrenOf, inOrder, type End, type ToldFieldName } from '@dialoga/core/model';
 import { protocolOf } from '@dialoga/core/protocol';
-import { refused, type FieldEdit } from '@dialoga/core/text';
+import { refused } from '@dialoga/core/text';
 import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
-import { useEdits } from '../store/use-edits';
 import { ExchangeSettings } from './exchange-settings';
 import { Title } from './sheet-styles';
 
@@ -35,7 +35,6 @@ const COLUMNS: readonly GridColumn[] = [
 export function ServicePage() {
   const { exchange: id = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const [settings, setSettings] = useState(false);
   const link = useGridLink(SHOWN);
@@ -72,19 +71,27 @@ export function ServicePage() {
       });
   });
 
-  function edited({ row, column, text }: CellEdit): FieldEdit[] {
-    if (row === 'new') return text.trim() === '' ? [] : [another(text.trim())];
-    const [tool = '', other = ''] = row.split(' ');
-    const end = project.get('end', tool);
-    const field = TOLD[column - 3];
-    return end && field ? [editTold(end, other, field, text)] : [];
-  }
-  function another(text: string): FieldEdit {
-    const station = inOrder(project, 'station').find((s) => s.name.toLowerCase() === text.toLowerCase());
-    if (!station) return refused({ found: `“${text}” is no station`, expected: 'write the name of a station' });
-    return { changes: addEnd(project, id, station.id, newId).changes, problem: null };
-  }
-  const fresh = newRow(COLUMNS.length, 1, 'new: a station');
+  const table = useTable({
+    ...{ label: `Edit ${exchange.name}`, columns: COLUMNS },
+    rows: [...rows, newRow(COLUMNS.length, 1, 'new: a station')],
+    begin(now, _, column, text) {
+      if (column !== 1) return null;
+      const station = inOrder(now, 'station').find((s) => s.name.toLowerCase() === text.toLowerCase());
+      if (!station) {
+        return {
+          row: '',
+          edits: [refused({ found: `“${text}” is no station`, expected: 'write the name of a station' })],
+        };
+      }
+      const end = addEnd(now, id, station.id, newId);
+      return { row: `${tools[0]?.id ?? ''} ${end.id}`, edits: [{ changes: end.changes, problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const [tool = '', other = ''] = row.split(' ');
+      const [end, field] = [now.get('end', tool), TOLD[column - 3]];
+      return end && field ? [editTold(end, other, field, text)] : [];
+    },
+  });
   return (
     <>
       <Title>
@@ -102,11 +109,9 @@ export function ServicePage() {
       <Grid
         label={`${exchange.name}, what was told`}
         main
-        columns={COLUMNS}
-        rows={[...rows, fresh]}
+        {...table}
         goTo={link.goTo}
         onCursor={link.onCursor}
-        onEdit={(edits) => commit(`Edit ${exchange.name}`, edits.flatMap(edited))}
         onKey={(event, at) => {
           const other = at.row.split(' ')[1];
           if (event.key !== 'Delete' || !event.ctrlKey || !other || ends.length < 3) return false;

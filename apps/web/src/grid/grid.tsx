@@ -67,6 +67,8 @@ export function Grid(props: Props) {
   const tabStart = useRef<number | null>(null);
   const dragging = useRef(false);
   const rowAtCursor = useRef<string | null>(null);
+  /** Tab left a new row: the cursor goes on in the row that is made of it, as soon as that is there. */
+  const made = useRef<{ known: ReadonlySet<string>; column: number; by: 1 | -1 } | null>(null);
 
   const virtual = useVirtualizer({
     count: rows.length,
@@ -88,6 +90,7 @@ export function Grid(props: Props) {
 
   const place = useCallback(
     (at: At, extend = false, tellAfter = 0) => {
+      made.current = null;
       setAnchor((known) => (extend ? (known ?? cursor) : null));
       setCursor(at);
       rowAtCursor.current = rows[at.row]?.id ?? null;
@@ -110,6 +113,14 @@ export function Grid(props: Props) {
     if (at && (at.row !== cursor.row || at.column !== cursor.column)) setCursor(at);
     if (at) rowAtCursor.current = rows[at.row]?.id ?? null;
   }, [rows, cursor]);
+
+  useLayoutEffect(() => {
+    const left = made.current;
+    const row = left
+      ? rows.findIndex(({ id, tone, once }) => !left.known.has(id) && tone !== 'new' && tone !== 'second' && !once)
+      : -1;
+    if (left && row >= 0) place(step(rows, { row, column: left.column }, 0, left.by), false, AFTER_EDIT_MS);
+  }, [rows, place]);
 
   const go = useEffectEvent(() => {
     const row = goTo ? rows.findIndex((r) => r.id === goTo.row) : -1;
@@ -157,6 +168,11 @@ export function Grid(props: Props) {
     frame.current?.focus({ preventScroll: true });
     if (then === 'right' || then === 'left') {
       tabStart.current ??= at.column;
+      if (row?.tone === 'new' && changed) {
+        const known = new Set(rows.map(({ id }) => id));
+        made.current = { known, column: at.column, by: then === 'right' ? 1 : -1 };
+        return true;
+      }
       place(step(rows, at, 0, then === 'right' ? 1 : -1), false, AFTER_EDIT_MS);
     } else if (then === 'down') {
       const back = tabStart.current === null ? at : { row: at.row, column: tabStart.current };

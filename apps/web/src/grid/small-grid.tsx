@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import styled from 'styled-components';
+import type { ClipboardBlock } from './clipboard-block';
 import { Grid } from './grid';
 import type { CellAt, CellEdit, GoTo, GridColumn, GridRow } from './types';
 
@@ -15,6 +16,7 @@ interface Props {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
+  onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   /** other keys; true: taken */
   onKey?: (event: KeyboardEvent, at: CellAt) => boolean;
   /** Ctrl+Delete on a row */
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** A grid as tall as its rows, among others on a page. */
-export function SmallGrid({ label, columns, rows, onEdit, onKey, onDrop, link }: Props) {
+export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop, link }: Props) {
   const height = 30 + rows.reduce((sum, row) => sum + row.height, 0);
   return (
     <Box style={{ height }}>
@@ -33,6 +35,7 @@ export function SmallGrid({ label, columns, rows, onEdit, onKey, onDrop, link }:
         columns={columns}
         rows={rows}
         onEdit={onEdit}
+        onPaste={onPaste}
         goTo={link?.goTo}
         onCursor={link?.onCursor}
         onKey={(event, at) => {

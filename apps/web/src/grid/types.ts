@@ -30,6 +30,8 @@ export interface GridRow {
   height: number;
   /** `second`: belongs to the row above it; left out when blocks are copied */
   tone?: 'main' | 'second' | 'sub' | 'difference' | 'new';
+  /** a new row that is a place of its own: of a block that is pasted, the next line goes into the row below */
+  once?: boolean;
   /** one entry a column; null: nothing there, the cursor passes over it */
   cells: readonly (GridCell | null)[];
 }

@@ -7,6 +7,7 @@ import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
+import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
@@ -29,6 +30,7 @@ const COLUMNS: readonly GridColumn[] = [
 /** What has to be drawn into the far station's own project for a route, and is taken out of it again. */
 export function HelpersGrid({ route }: { route: Route }) {
   const project = useStateOf((s) => s.project.project)!;
+  const tableOf = useTableOf();
   const commit = useEdits();
   const dispatch = useAppDispatch();
   const wrong = useWrongCells('helper');
@@ -50,6 +52,13 @@ export function HelpersGrid({ route }: { route: Route }) {
       { text: helper.brings ?? '', editable: true },
       { text: helper.comment ?? '', editable: true },
     ],
+  });
+  const table = tableOf({
+    ...{ label: 'Edit helper objects', columns: COLUMNS, rows: helpers.map(rowFor) },
+    edit(now, row, column, text) {
+      const [helper, field] = [now.get('helper', row), FIELDS[column]];
+      return helper && field ? [editHelper(helper, field, text)] : [];
+    },
   });
   return (
     <Section aria-label="What has to be drawn in">
@@ -76,17 +85,7 @@ export function HelpersGrid({ route }: { route: Route }) {
       {helpers.length > 0 && (
         <SmallGrid
           label="Helper objects"
-          columns={COLUMNS}
-          rows={helpers.map(rowFor)}
-          onEdit={(edits) =>
-            commit(
-              'Edit helper objects',
-              edits.flatMap(({ row, column, text }) => {
-                const [helper, field] = [project.get('helper', row), FIELDS[column]];
-                return helper && field ? [editHelper(helper, field, text)] : [];
-              }),
-            )
-          }
+          {...table}
           link={link}
           onDrop={(id) => dispatch(drop('Delete helper object', 'helper', id))}
         />

@@ -1,17 +1,17 @@
 import { dropWithDependents, put } from '@dialoga/core/change';
-import { editExpectation } from '@dialoga/core/fields';
+import { editExpectation, readPair } from '@dialoga/core/fields';
 import { EXPECTED_REACH, inOrder, orderAfter, TRAFFICS, type Expectation } from '@dialoga/core/model';
 import type { Ways } from '@dialoga/core/route';
 import { useMemo } from 'react';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { typedPair } from './typed-pair';
 
 const FIELDS = ['from', 'must', 'to', 'traffic', null, null, null, 'reason'] as const;
 const SHOWN: Shown = { kind: 'expectation', fields: FIELDS };
@@ -53,32 +53,29 @@ export function ReachGrid({ ways }: { ways: Ways | null }) {
       ],
     };
   };
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      const pair = typedPair(project, first.text, (edit) => commit('New expectation', [edit]));
-      if (!pair) return;
+  const table = useTable({
+    ...{ label: 'Edit expectations', columns: COLUMNS },
+    rows: [...all.map(rowFor), newRow(COLUMNS.length, 0, 'new, as A → B')],
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const pair = readPair(now, text);
+      if ('changes' in pair) return { row: '', edits: [pair] };
       const expected: Expectation = {
-        ...{ id: newId(), order: orderAfter(all), from: pair.from.id, to: pair.to.id },
+        ...{ id: newId(), order: orderAfter(inOrder(now, 'expectation')), from: pair.from.id, to: pair.to.id },
         ...{ traffic: 'requests', must: 'must not reach' },
       };
-      commit('New expectation', [{ changes: [put('expectation', expected)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit expectations',
-      edits.flatMap(({ row, column, text }) => {
-        const [expected, field] = [project.get('expectation', row), FIELDS[column]];
-        return expected && field ? [editExpectation(project, expected, field, text)] : [];
-      }),
-    );
-  }
+      const edits = [{ changes: [put('expectation', expected)], problem: null }];
+      return { row: expected.id, label: 'New expectation', edits };
+    },
+    edit(now, row, column, text) {
+      const [expected, field] = [now.get('expectation', row), FIELDS[column]];
+      return expected && field ? [editExpectation(now, expected, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Who must, and must not, reach whom"
-      columns={COLUMNS}
-      rows={[...all.map(rowFor), newRow(COLUMNS.length, 0, 'new, as A → B')]}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(id) =>
         commit('Delete expectation', [{ changes: dropWithDependents(project, 'expectation', id), problem: null }])

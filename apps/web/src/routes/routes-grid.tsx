@@ -1,5 +1,5 @@
 import { put } from '@dialoga/core/change';
-import { editRoute, type RouteColumn } from '@dialoga/core/fields';
+import { editRoute, type RouteColumn, readPair } from '@dialoga/core/fields';
 import { inOrder, orderAfter, TRAFFICS, type Project, type Route } from '@dialoga/core/model';
 import { portsOf, type Ways } from '@dialoga/core/route';
 import { useMemo } from 'react';
@@ -7,13 +7,12 @@ import { useNavigate, useParams } from 'react-router';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
-import { useEdits } from '../store/use-edits';
+import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { typedPair } from './typed-pair';
 
 const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
 const SHOWN: Shown = { kind: 'route', fields: FIELDS };
@@ -32,7 +31,6 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
   const { project: address = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const navigate = useNavigate();
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const wrong = useWrongCells('route');
   const link = useGridLink(SHOWN);
@@ -69,36 +67,27 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
       ],
     };
   };
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      const pair = typedPair(project, first.text, (edit) => commit('New route', [edit]));
-      if (!pair) return;
-      const { from, to } = pair;
+  const table = useTable({
+    ...{ label: 'Edit routes', columns: COLUMNS },
+    rows: [...routes.map(rowFor), newRow(COLUMNS.length, 0, 'new route, as A → B')],
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const pair = readPair(now, text);
+      if ('changes' in pair) return { row: '', edits: [pair] };
       const route: Route = {
-        ...{ id: newId(), order: orderAfter(routes), from: from.id, to: to.id, port: null },
+        ...{ id: newId(), order: orderAfter(inOrder(now, 'route')), from: pair.from.id, to: pair.to.id, port: null },
         ...{ traffic: 'requests', stated: '' },
       };
-      commit(`New route ${from.name} → ${to.name}`, [{ changes: [put('route', route)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit routes',
-      edits.flatMap(({ row, column, text }) => {
-        const [route, field] = [project.get('route', row), FIELDS[column]];
-        return route && field ? [editRoute(project, route, field satisfies RouteColumn, text)] : [];
-      }),
-    );
-  }
+      const label = `New route ${pair.from.name} → ${pair.to.name}`;
+      return { row: route.id, label, edits: [{ changes: [put('route', route)], problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const [route, field] = [now.get('route', row), FIELDS[column]];
+      return route && field ? [editRoute(now, route, field satisfies RouteColumn, text)] : [];
+    },
+  });
   return (
-    <SmallGrid
-      label="Routes"
-      columns={COLUMNS}
-      rows={[...routes.map(rowFor), newRow(COLUMNS.length, 0, 'new route, as A → B')]}
-      onEdit={onEdit}
-      link={link}
-      onDrop={(id) => dispatch(drop('Delete route', 'route', id))}
-    />
+    <SmallGrid label="Routes" {...table} link={link} onDrop={(id) => dispatch(drop('Delete route', 'route', id))} />
   );
 }
 

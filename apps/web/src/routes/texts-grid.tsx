@@ -2,11 +2,11 @@ import { set } from '@dialoga/core/change';
 import { editPermitted, editRoute } from '@dialoga/core/fields';
 import { entriesInOrder, inOrder, type Route } from '@dialoga/core/model';
 import { judgeText } from '@dialoga/core/route';
-import type { FieldEdit } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
@@ -69,20 +69,26 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
     ...permitted.map(([key, { text, to }]) => rowOf(`permitted ${key}`, 'may be built', text, to ?? route.to)),
     newRow(COLUMNS.length, 1, 'one that a program may build'),
   ];
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit the text of a route',
-      edits.flatMap(({ row, column, text }): FieldEdit[] => {
-        if (row === 'built') return [{ changes: [set('route', route, ['built', 'from'], text.trim())], problem: null }];
-        if (row === route.id) return [editRoute(project, route, 'stated', text)];
-        const key = row.startsWith('permitted ') ? row.slice('permitted '.length) : newId();
-        return [editPermitted(project, route, key, COLUMNS[column]?.id === 'to' ? 'to' : 'text', text)];
-      }),
-    );
-  }
+  const permittedKey = 'permitted ';
+  const table = useTable({
+    ...{ label: 'Edit the text of a route', columns: COLUMNS, rows },
+    begin(now, _, column, text) {
+      const [known, key] = [now.get('route', route.id), newId()];
+      if (COLUMNS[column]?.id === 'to' || !known) return null;
+      return { row: `${permittedKey}${key}`, edits: [editPermitted(now, known, key, 'text', text)] };
+    },
+    edit(now, row, column, text) {
+      const known = now.get('route', route.id);
+      if (!known) return [];
+      if (row === 'built') return [{ changes: [set('route', known, ['built', 'from'], text.trim())], problem: null }];
+      if (row === known.id) return [editRoute(now, known, 'stated', text)];
+      const key = row.slice(permittedKey.length);
+      return [editPermitted(now, known, key, COLUMNS[column]?.id === 'to' ? 'to' : 'text', text)];
+    },
+  });
   return (
     <>
-      <SmallGrid label="Texts" columns={COLUMNS} rows={rows} onEdit={onEdit} link={link} />
+      <SmallGrid label="Texts" {...table} link={link} />
       {route.built && (
         <label>
           <input

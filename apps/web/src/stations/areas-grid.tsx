@@ -6,12 +6,12 @@ import { formatSpan, memoryOf } from '@dialoga/core/place';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn } from '../grid/types';
+import type { GridColumn } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
-import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (AreaColumn | null)[] = ['name', 'kind', 'wordBits', 'words', 'writers', null, 'lastWord'];
 const SHOWN: Shown = { kind: 'area', fields: FIELDS };
@@ -29,7 +29,6 @@ const COLUMNS: readonly GridColumn[] = [
 export function AreasGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('area');
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const areas = childrenOf(project, 'area', station);
   const rowFor = (area: Area) => {
@@ -59,29 +58,24 @@ export function AreasGrid({ station }: { station: string }) {
   };
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const area = newAreaOf(project, station, newId(), orderAfter(areas), first.text.trim(), newId());
-      commit(`New area ${area.name}`, [{ changes: [put('area', area)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit area',
-      edits.flatMap(({ row, column, text }) => {
-        const area = project.get('area', row);
-        const field = FIELDS[column];
-        return area && field ? [editArea(area, field, text)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit areas', columns: COLUMNS },
+    rows: [...areas.map(rowFor), newRow(COLUMNS.length, 0, 'new area')],
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const area = newAreaOf(now, station, newId(), orderAfter(childrenOf(now, 'area', station)), text, newId());
+      return { row: area.id, label: `New area ${text}`, edits: [{ changes: [put('area', area)], problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const area = now.get('area', row);
+      const field = FIELDS[column];
+      return area && field ? [editArea(area, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Areas"
-      columns={COLUMNS}
-      rows={[...areas.map(rowFor), newRow(COLUMNS.length, 0, 'new area')]}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(id) => dispatch(drop(`Delete ${project.get('area', id)?.name ?? 'area'}`, 'area', id))}
     />

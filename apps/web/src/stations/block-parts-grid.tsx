@@ -1,11 +1,12 @@
 import { dropBlockMember, editBlockMember, memberText, type MemberColumn } from '@dialoga/core/fields';
-import { ACCESSES, CALLING, entriesInOrder, MEMBER_USES, SIGNALS } from '@dialoga/core/model';
+import { ACCESSES, CALLING, entriesInOrder, MEMBER_USES, SIGNALS, type Project } from '@dialoga/core/model';
 import { memoryOf, spanAddresses } from '@dialoga/core/place';
 import type { MemberBlock } from '@dialoga/core/profiles';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (MemberColumn | null)[] = [
@@ -27,7 +28,9 @@ const COLUMNS: readonly GridColumn[] = [
 ];
 
 /** What stands where in blocks of a memory: bits that a program sets or sees, settings, states. */
-export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock[]; label: string }) {
+export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Project) => MemberBlock[]; label: string }) {
+  const blocks = blocksOf(useStateOf((s) => s.project.project)!);
+  const tableOf = useTableOf();
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const idOf = ({ holder, path }: MemberBlock) => `${holder.entity.id} ${path[1]}`;
@@ -77,28 +80,32 @@ export function BlockPartsGrid({ blocks, label }: { blocks: readonly MemberBlock
   const placed = blocks.some((block) => block.start !== null);
   const shown = COLUMNS.flatMap((column, i) => (placed || column.id !== 'address' ? [i] : []));
 
-  const named = (row: string): [MemberBlock | undefined, string | undefined] => {
+  const named = (row: string, among: readonly MemberBlock[]): [MemberBlock | undefined, string | undefined] => {
     const [holder, block, key] = row.replace(/^new /, '').split(' ');
-    return [blocks.find((b) => idOf(b) === `${holder} ${block}`), key];
+    return [among.find((b) => idOf(b) === `${holder} ${block}`), key];
   };
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      'Edit a part of a block',
-      edits.flatMap(({ row, column, text }) => {
-        const [block, key] = named(row);
-        const field = FIELDS[shown[column]!];
-        if (!block || !field || (key === undefined && text.trim() === '')) return [];
-        return [editBlockMember(block, key ?? newId(), field, text)];
-      }),
-    );
+  const table = tableOf({
+    label: 'Edit a part of a block',
+    columns: shown.map((i) => COLUMNS[i]!),
+    rows: rows.map((row) => ({ ...row, cells: shown.map((i) => row.cells[i]!) })),
+    begin(now, row, column, text) {
+      const [block, field, key] = [named(row, blocksOf(now))[0], FIELDS[shown[column]!], newId()];
+      return block && field
+        ? { row: `${idOf(block)} ${key}`, edits: [editBlockMember(block, key, field, text)] }
+        : null;
+    },
+    edit(now, row, column, text) {
+      const [block, key] = named(row, blocksOf(now));
+      const field = FIELDS[shown[column]!];
+      return block && field && key !== undefined ? [editBlockMember(block, key, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label={label}
-      columns={shown.map((i) => COLUMNS[i]!)}
-      rows={rows.map((row) => ({ ...row, cells: shown.map((i) => row.cells[i]!) }))}
-      onEdit={onEdit}
+      {...table}
       onDrop={(row) => {
-        const [block, key] = named(row);
+        const [block, key] = named(row, blocks);
         if (block && key) commit('Delete a part of a block', [dropBlockMember(block, key)]);
       }}
     />

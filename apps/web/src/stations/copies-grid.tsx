@@ -4,12 +4,12 @@ import { formatBits, lengthBits, placeText } from '@dialoga/core/place';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import type { GridCell, GridColumn } from '../grid/types';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
-import { useEdits } from '../store/use-edits';
+import { useTable } from '../grid/use-table';
 
 const FIELDS: readonly CopyColumn[] = ['name', 'from', 'to', 'length', 'reader', 'comment'];
 const SHOWN: Shown = { kind: 'copy', fields: FIELDS };
@@ -26,7 +26,6 @@ const COLUMNS: readonly GridColumn[] = [
 export function CopiesGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('copy');
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const link = useGridLink(SHOWN);
   const copies = childrenOf(project, 'copy', station).filter((c) => c.station === station);
@@ -61,23 +60,14 @@ export function CopiesGrid({ station }: { station: string }) {
     };
   };
 
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit copy',
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') return text.trim() === '' ? [] : [editCopy(project, station, newId(), 'name', text)];
-        return [editCopy(project, station, row, FIELDS[column]!, text)];
-      }),
-    );
-  }
-  return (
-    <SmallGrid
-      label="Copies"
-      columns={COLUMNS}
-      rows={[...copies.map(rowFor), newRow(COLUMNS.length, 0, 'new copy')]}
-      onEdit={onEdit}
-      link={link}
-      onDrop={(id) => dispatch(drop('Delete copy', 'copy', id))}
-    />
-  );
+  const table = useTable({
+    ...{ label: 'Edit copy', columns: COLUMNS },
+    rows: [...copies.map(rowFor), newRow(COLUMNS.length, 0, 'new copy')],
+    begin(now, _, column, text) {
+      const id = newId();
+      return column === 0 ? { row: id, edits: [editCopy(now, station, id, 'name', text)] } : null;
+    },
+    edit: (now, row, column, text) => [editCopy(now, station, row, FIELDS[column]!, text)],
+  });
+  return <SmallGrid label="Copies" {...table} link={link} onDrop={(id) => dispatch(drop('Delete copy', 'copy', id))} />;
 }

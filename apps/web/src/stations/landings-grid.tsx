@@ -15,10 +15,11 @@ import { refused, type FieldEdit } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (LandingColumn | null)[] = [
@@ -96,27 +97,23 @@ export function LandingsGrid({ station }: { station: string }) {
   };
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() !== '') commit('Claim a module', [claim(project, station, first.text, newId())]);
-      return;
-    }
-    commit(
-      'Edit landings',
-      edits.flatMap(({ row, column, text }) => {
-        const landing = project.get('landing', row);
-        const field = FIELDS[column];
-        return landing && field ? [editLanding(project, landing, field, text)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit landings', columns: COLUMNS },
+    rows: [...landings.map(rowFor), newRow(COLUMNS.length, 0, 'new: station and slot')],
+    begin(now, _, column, text) {
+      const id = newId();
+      return column === 0 ? { row: id, label: 'Claim a module', edits: [claim(now, station, text, id)] } : null;
+    },
+    edit(now, row, column, text) {
+      const landing = now.get('landing', row);
+      const field = FIELDS[column];
+      return landing && field ? [editLanding(now, landing, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Landings"
-      columns={COLUMNS}
-      rows={[...landings.map(rowFor), newRow(COLUMNS.length, 0, 'new: station and slot')]}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(id) => {
         const landing = project.get('landing', id);

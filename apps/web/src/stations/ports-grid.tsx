@@ -23,13 +23,13 @@ import { listeningOn } from '@dialoga/core/wiring';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridCell, GridColumn } from '../grid/types';
+import type { GridCell, GridColumn } from '../grid/types';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { rememberedName } from '../wiring/remembered-name';
-import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly PortColumn[] = [
   'name',
@@ -81,7 +81,6 @@ const ADAPTER_COLUMNS: readonly GridColumn[] = [
 export function PortsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const wrong = useWrongCells('port');
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const networks = inOrder(project, 'network').map((n) => n.name);
   const ports = childrenOf(project, 'port', station);
@@ -137,41 +136,26 @@ export function PortsGrid({ station }: { station: string }) {
   const rows = [...ports.map(rowFor), newRow(columns.length, 0, 'new port')];
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const port = {
-        ...newPort(newId(), orderAfter(ports), station, inOrder(project, 'network')[0]?.id ?? null),
-        name: first.text.trim(),
-      };
-      commit('New port', [{ changes: [put('port', port)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit port',
-      edits.flatMap(({ row, column, text }) => {
-        const port = project.get('port', row);
-        const field = [...FIELDS, ...ADAPTER_FIELDS][column]!;
-        if (!port) return [];
-        const made = editPort(project, port, field, text, newId);
-        const moves = field === 'address' && !made.changes.every(changesNothing);
-        if (!workstation || !moves) return [made];
-        const said = { by: rememberedName(), at: new Date().toISOString() };
-        return [made, { changes: keepForSettingBack(project, port, newId(), said), problem: null }];
-      }),
-    );
-  }
-  return (
-    <SmallGrid
-      label="Ports"
-      columns={columns}
-      rows={rows}
-      onEdit={onEdit}
-      link={link}
-      onDrop={(id) => dispatch(drop('Delete port', 'port', id))}
-    />
-  );
+  const table = useTable({
+    ...{ label: 'Edit port', columns, rows },
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const order = orderAfter(childrenOf(now, 'port', station));
+      const port = { ...newPort(newId(), order, station, inOrder(now, 'network')[0]?.id ?? null), name: text };
+      return { row: port.id, label: 'New port', edits: [{ changes: [put('port', port)], problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const port = now.get('port', row);
+      const field = [...FIELDS, ...ADAPTER_FIELDS][column]!;
+      if (!port) return [];
+      const made = editPort(now, port, field, text, newId);
+      const moves = field === 'address' && !made.changes.every(changesNothing);
+      if (!workstation || !moves) return [made];
+      const said = { by: rememberedName(), at: new Date().toISOString() };
+      return [made, { changes: keepForSettingBack(now, port, newId(), said), problem: null }];
+    },
+  });
+  return <SmallGrid label="Ports" {...table} link={link} onDrop={(id) => dispatch(drop('Delete port', 'port', id))} />;
 }
 
 /** `Office computer, first adapter`. */

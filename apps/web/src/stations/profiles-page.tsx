@@ -1,5 +1,5 @@
 import { set } from '@dialoga/core/change';
-import { childrenOf, inOrder, orderAfter, type Profile } from '@dialoga/core/model';
+import { childrenOf, inOrder, orderAfter, type Profile, type Project } from '@dialoga/core/model';
 import {
   addFigure,
   editProfile,
@@ -8,11 +8,11 @@ import {
   profileBlocks,
   profileFigures,
 } from '@dialoga/core/profiles';
-import type { FieldEdit } from '@dialoga/core/text';
 import { useMemo } from 'react';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -20,7 +20,6 @@ import styled from 'styled-components';
 import { PageTitle, Section, SectionHead } from '../theme/parts';
 import { colour } from '../theme/tokens';
 import { BlockPartsGrid } from './block-parts-grid';
-import { useEdits } from '../store/use-edits';
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'profile', title: 'Profile', names: true, track: 'minmax(240px, 1.4fr)' },
@@ -37,13 +36,14 @@ const Foot = styled(Section)`
   border-top: 1px solid ${colour.edge};
 `;
 
+const blocksOfAll = (project: Project) => inOrder(project, 'profile').flatMap(profileBlocks);
+
 /** What is known of each type of station; every figure with its source. */
 export function ProfilesPage() {
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const profiles = useMemo(() => inOrder(project, 'profile'), [project]);
-  const blocks = profiles.flatMap(profileBlocks);
+  const blocks = blocksOfAll(project);
   const rows = useMemo(
     () => [
       ...profiles.flatMap((p) => rowsFor(p, childrenOf(project, 'station', p.id).length)),
@@ -52,25 +52,28 @@ export function ProfilesPage() {
     [project, profiles],
   );
 
-  function fieldEdit({ row, column, text }: CellEdit): FieldEdit[] {
-    const [id = '', figure] = row.split(' ');
-    const profile = project.get('profile', id);
-    if (!profile) return [];
-    if (figure === undefined) {
-      return column === 0 ? [{ changes: [set('profile', profile, ['name'], text.trim())], problem: null }] : [];
-    }
-    if (figure === 'limit') return text.trim() === '' ? [] : [addFigure(profile, text, newId())];
-    return [editProfile(profile, figure, column === 3 ? 'source' : 'value', text)];
-  }
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      commit(`New profile ${first.text.trim()}`, [newProfile(newId(), orderAfter(profiles), first.text.trim())]);
-      return;
-    }
-    commit('Edit profiles', edits.flatMap(fieldEdit));
-  }
+  const table = useTable({
+    ...{ label: 'Edit profiles', columns: COLUMNS, rows },
+    begin(now, _, column, text) {
+      const id = newId();
+      if (column !== 0) return null;
+      return {
+        row: id,
+        label: `New profile ${text}`,
+        edits: [newProfile(id, orderAfter(inOrder(now, 'profile')), text)],
+      };
+    },
+    edit(now, row, column, text) {
+      const [id = '', figure] = row.split(' ');
+      const profile = now.get('profile', id);
+      if (!profile) return [];
+      if (figure === undefined) {
+        return column === 0 ? [{ changes: [set('profile', profile, ['name'], text.trim())], problem: null }] : [];
+      }
+      if (figure === 'limit') return text.trim() === '' ? [] : [addFigure(profile, text, newId())];
+      return [editProfile(profile, figure, column === 3 ? 'source' : 'value', text)];
+    },
+  });
   return (
     <>
       <PageTitle>
@@ -80,9 +83,7 @@ export function ProfilesPage() {
       <Grid
         label="Profiles"
         main
-        columns={COLUMNS}
-        rows={rows}
-        onEdit={onEdit}
+        {...table}
         onKey={(event, at) => {
           const profile = project.get('profile', at.row);
           if (!profile || event.key !== 'Delete' || !event.ctrlKey) return false;
@@ -96,7 +97,7 @@ export function ProfilesPage() {
             <h2>Parts of blocks</h2>
             <p>what stands where in what a type takes of its memory</p>
           </SectionHead>
-          <BlockPartsGrid label="Parts of what types take" blocks={blocks} />
+          <BlockPartsGrid label="Parts of what types take" blocksOf={blocksOfAll} />
         </Foot>
       )}
     </>

@@ -5,10 +5,11 @@ import { formatBits, memoryOf, spanAddresses } from '@dialoga/core/place';
 import { refused } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (ReservationColumn | null)[] = [null, 'from', 'length', 'owner', 'reason', 'puts', 'mayStart'];
@@ -59,30 +60,30 @@ export function ReservationsGrid({ station }: { station: string }) {
   }
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit reserved range',
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') {
-          const area = areas.find((a) => a.name.toLowerCase() === text.trim().toLowerCase());
-          if (text.trim() === '') return [];
-          const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
-          if (!area) return [refused({ found: `“${text}” is no area`, expected })];
-          return [editReservation(project, area, newId(), 'owner', '')];
-        }
-        const [areaId = '', id = ''] = row.split(' ');
-        const area = project.get('area', areaId);
-        const field = FIELDS[column];
-        return area && field ? [editReservation(project, area, id, field, text)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit reserved range', columns: COLUMNS, rows },
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const areas = childrenOf(now, 'area', station);
+      const area = areas.find((a) => a.name.toLowerCase() === text.toLowerCase());
+      const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
+      const id = newId();
+      const edit = area
+        ? editReservation(now, area, id, 'owner', '')
+        : refused({ found: `“${text}” is no area`, expected });
+      return { row: `${area?.id ?? ''} ${id}`, edits: [edit] };
+    },
+    edit(now, row, column, text) {
+      const [areaId = '', id = ''] = row.split(' ');
+      const area = now.get('area', areaId);
+      const field = FIELDS[column];
+      return area && field ? [editReservation(now, area, id, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Reserved ranges"
-      columns={COLUMNS}
-      rows={rows}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(row) => {
         const [areaId = '', id = ''] = row.split(' ');

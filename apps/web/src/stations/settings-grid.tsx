@@ -3,12 +3,13 @@ import { editSetting, type SettingColumn } from '@dialoga/core/fields';
 import { SETTING_STATES, SETTING_WAYS, type Station } from '@dialoga/core/model';
 import { fieldsToSet, type FieldToSet } from '@dialoga/core/setting';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
-import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { rememberedName } from '../wiring/remembered-name';
 import { formatWhen } from '../words/when';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (SettingColumn | null)[] = [null, null, 'found', 'state', 'how', 'firmware', 'was', null];
@@ -57,23 +58,19 @@ export function SettingsGrid({ station }: { station: Station }) {
     };
   };
 
-  function onEdit(edits: CellEdit[]) {
-    const said = { by: rememberedName(), at: new Date().toISOString() };
-    commit(
-      'Edit settings',
-      edits.flatMap(({ row, column, text }) => {
-        const at = fields.find((f) => rowId(f) === row);
-        const field = FIELDS[column];
-        return at && field ? [editSetting(project, station.id, at, field, text, newId(), said)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit settings', columns: COLUMNS, rows: fields.map(rowFor) },
+    edit(now, row, column, text) {
+      const said = { by: rememberedName(), at: new Date().toISOString() };
+      const at = fields.find((f) => rowId(f) === row);
+      const field = FIELDS[column];
+      return at && field ? [editSetting(now, station.id, at, field, text, newId(), said)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Settings"
-      columns={COLUMNS}
-      rows={fields.map(rowFor)}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(id) =>
         commit('Forget what is said of a setting', [

@@ -17,6 +17,7 @@ import { SectionHead, TextButton } from '../theme/parts';
 import { MoveDialog } from './move-dialog';
 import { RackHead } from './rack-head';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { ZonesGrid } from './zones-grid';
 
@@ -101,6 +102,7 @@ function RackTable({ rack }: { rack: Rack }) {
       const free = { text: '', show: 'free', muted: true, editable: true };
       return {
         id: `new ${slot}`,
+        once: true,
         height: 22,
         cells: [zoneCell, { text: slotText, mono: true, right: true }, free, ...Array.from({ length: 7 }, () => null)],
       };
@@ -147,30 +149,47 @@ function RackTable({ rack }: { rack: Rack }) {
     setAsked({ plan, title });
   }
 
+  const table = useTable({
+    ...{ label: 'Edit modules', rows },
+    columns: [Object.keys(rack.zones).length > 0 ? ZONE : NO_ZONE, ...COLUMNS],
+    /** Of a block that is pasted; one that is typed may first show what moves with it. */
+    begin(now, row, column, text) {
+      const known = now.get('rack', rack.id);
+      if (FIELDS[column] !== 'name' || !known) return null;
+      const slot = Number(row.slice('new '.length));
+      const module = freshAt(now, slot, text);
+      const plan = planMove(now, known, module, slot, newId());
+      const edit =
+        typeof plan === 'string'
+          ? { changes: [], problem: `${text}: ${plan}` }
+          : { changes: plan.changes(false), problem: null };
+      return { row: module.id, edits: [edit] };
+    },
+    edit(now, row, column, text) {
+      const module = now.get('module', row);
+      const field = FIELDS[column];
+      return module && field ? [editModule(now, module, field, text)] : [];
+    },
+  });
   function onEdit(edits: CellEdit[]) {
     const [first] = edits;
-    if (first?.row.startsWith('new ') && edits.length === 1) {
-      if (first.text.trim() !== '') plug(Number(first.row.slice(4)), first.text.trim());
-      return;
-    }
-    commit(
-      'Edit modules',
-      edits.flatMap(({ row, column, text }) => {
-        const module = project.get('module', row);
-        const field = FIELDS[column];
-        return module && field ? [editModule(project, module, field, text)] : [];
-      }),
-    );
+    const typed = first?.row.startsWith('new ') && edits.length === 1 ? first.text.trim() : null;
+    if (typed === null) table.onEdit(edits);
+    else if (typed !== '') plug(Number(first!.row.slice('new '.length)), typed);
   }
   function plug(slot: number, name: string) {
-    const kinds = zoneAt(rack, slot)?.[1].kinds ?? [];
-    const kind = MODULE_KINDS.find((k) => name.toLowerCase().startsWith(k.toLowerCase())) ?? kinds[0] ?? 'other';
-    move(fresh(kind, name), slot, `Plug ${name} into slot ${slotName(rack, slot)}`);
+    move(freshAt(project, slot, name), slot, `Plug ${name} into slot ${slotName(rack, slot)}`);
   }
-  const fresh = (kind: Module['kind'], name: string): Module => ({
-    ...{ id: newId(), order: orderAfter(childrenOf(project, 'module', rack.id)), name, rack: rack.id, slot: null },
+  const fresh = (now: Project, kind: Module['kind'], name: string): Module => ({
+    ...{ id: newId(), order: orderAfter(childrenOf(now, 'module', rack.id)), name, rack: rack.id, slot: null },
     ...{ kind, orderCode: '', inputs: 0, outputs: 0 },
   });
+  /** Of the kind that its name begins with, else of what belongs there. */
+  function freshAt(now: Project, slot: number, name: string): Module {
+    const kinds = zoneAt(rack, slot)?.[1].kinds ?? [];
+    const kind = MODULE_KINDS.find((k) => name.toLowerCase().startsWith(k.toLowerCase())) ?? kinds[0] ?? 'other';
+    return fresh(now, kind, name);
+  }
 
   function onKey(event: KeyboardEvent, at: CellAt): boolean {
     const module = project.get('module', at.row);
@@ -183,7 +202,7 @@ function RackTable({ rack }: { rack: Rack }) {
       return true;
     }
     if (event.key === 'Insert') {
-      const like = fresh(module.kind, `${module.name} (new)`);
+      const like = fresh(project, module.kind, `${module.name} (new)`);
       const sized = { ...like, inputs: module.inputs, outputs: module.outputs, orderCode: module.orderCode };
       move(sized, module.slot, `Insert a module before ${module.name || module.kind}`);
       return true;
@@ -204,8 +223,7 @@ function RackTable({ rack }: { rack: Rack }) {
       <RackHead rack={rack} />
       <SmallGrid
         label={`Slots of ${rack.name || 'the rack'}`}
-        columns={[Object.keys(rack.zones).length > 0 ? ZONE : NO_ZONE, ...COLUMNS]}
-        rows={rows}
+        {...table}
         onEdit={onEdit}
         link={link}
         onKey={onKey}

@@ -165,7 +165,7 @@ export function StationPage() {
           </SectionHead>
           <ReservationsGrid station={id} />
           <OfferedBlocks station={station} />
-          <BlockPartsGrid label="Parts of their blocks" blocks={reservedBlocks(project, id)} />
+          <BlockPartsGrid label="Parts of their blocks" blocksOf={(now) => reservedBlocks(now, id)} />
         </Section>
         <Section aria-label="Exchanges that touch it">
           <h2>Exchanges that touch it</h2>

@@ -10,14 +10,14 @@ import { grouped } from '../findings/grouped';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { Counts } from '../marks/counts';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useCounting } from '../store/checked';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { PageTitle } from '../theme/parts';
-import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly StationColumn[] = ['name', 'roles', 'typeText', 'profile', 'party', 'supplier'];
 const SHOWN: Shown = { kind: 'station', fields: [null, ...FIELDS] };
@@ -40,7 +40,6 @@ export function StationsPage() {
   const navigate = useNavigate();
   const project = useStateOf((s) => s.project.project)!;
   const findings = useCounting();
-  const commit = useEdits();
   const dispatch = useAppDispatch();
 
   const profiles = useMemo(() => profilesToChoose(project).map((p) => p.name), [project]);
@@ -87,24 +86,21 @@ export function StationsPage() {
 
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const station = newStation(newId(), orderAfter(inOrder(project, 'station')), first.text.trim());
-      const port = newPort(newId(), 10, station.id, inOrder(project, 'network')[0]?.id ?? null);
-      commit(`New station ${station.name}`, [{ changes: [put('station', station), put('port', port)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit stations',
-      edits.flatMap(({ row, column, text }) => {
-        const station = project.get('station', row);
-        const field = FIELDS[column - 1];
-        return station && field ? [editStation(project, station, field, text)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit stations', columns: COLUMNS, rows },
+    begin(now, _, column, text) {
+      if (column !== 1) return null;
+      const station = newStation(newId(), orderAfter(inOrder(now, 'station')), text);
+      const port = newPort(newId(), 10, station.id, inOrder(now, 'network')[0]?.id ?? null);
+      const changes = [put('station', station), put('port', port)];
+      return { row: station.id, label: `New station ${text}`, edits: [{ changes, problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const station = now.get('station', row);
+      const field = FIELDS[column - 1];
+      return station && field ? [editStation(now, station, field, text)] : [];
+    },
+  });
 
   return (
     <>
@@ -124,9 +120,7 @@ export function StationsPage() {
       <Grid
         label="Stations"
         main
-        columns={COLUMNS}
-        rows={rows}
-        onEdit={onEdit}
+        {...table}
         goTo={link.goTo}
         onCursor={link.onCursor}
         onKey={(event, at) => {

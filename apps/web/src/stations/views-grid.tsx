@@ -15,10 +15,11 @@ import { memoryOf, NOTATION } from '@dialoga/core/place';
 import { refused } from '@dialoga/core/text';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly (ViewColumn | null)[] = [
@@ -86,31 +87,30 @@ export function ViewsGrid({ station }: { station: string }) {
     rows.push({ ...fresh, cells: fresh.cells.map((c) => c && { ...c, options: areas.map((a) => a.name) }) });
   }
 
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit view',
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') {
-          const area = areas.find((a) => a.name.toLowerCase() === text.trim().toLowerCase());
-          if (text.trim() === '') return [];
-          const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
-          if (!area) return [refused({ found: `“${text}” is no area`, expected })];
-          const view = newView(orderAfter(Object.values(area.views)), 'iec elements');
-          return [{ changes: [set('area', area, ['views', newId()], view)], problem: null }];
-        }
-        const [areaId = '', viewId = ''] = row.split(' ');
-        const area = project.get('area', areaId);
-        const field = FIELDS[column];
-        return area && field ? [editView(area, viewId, field, text)] : [];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit view', columns: COLUMNS, rows },
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const areas = childrenOf(now, 'area', station);
+      const area = areas.find((a) => a.name.toLowerCase() === text.toLowerCase());
+      const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
+      if (!area) return { row: '', edits: [refused({ found: `“${text}” is no area`, expected })] };
+      const view = newView(orderAfter(Object.values(area.views)), 'iec elements');
+      const id = newId();
+      const changes = [set('area', area, ['views', id], view)];
+      return { row: `${area.id} ${id}`, edits: [{ changes, problem: null }] };
+    },
+    edit(now, row, column, text) {
+      const [areaId = '', viewId = ''] = row.split(' ');
+      const area = now.get('area', areaId);
+      const field = FIELDS[column];
+      return area && field ? [editView(area, viewId, field, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label="Views"
-      columns={COLUMNS}
-      rows={rows}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(row) => {
         const [areaId = '', viewId = ''] = row.split(' ');

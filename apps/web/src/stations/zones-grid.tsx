@@ -2,9 +2,10 @@ import { set } from '@dialoga/core/change';
 import { addZone, editZone, type ZoneColumn } from '@dialoga/core/fields';
 import { entriesInOrder, MODULE_KINDS, type Rack } from '@dialoga/core/model';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { newId } from '../api/new-id';
 import { SmallGrid } from '../grid/small-grid';
+import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 
 const FIELDS: readonly ZoneColumn[] = ['name', 'slot', 'size', 'kinds', 'first', 'gaps'];
@@ -48,23 +49,22 @@ export function ZonesGrid({ rack }: { rack: Rack }) {
       },
     ],
   }));
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() !== '') commit('New zone', [addZone(rack, newId(), first.text)]);
-      return;
-    }
-    commit(
-      'Edit zones',
-      edits.map(({ row, column, text }) => editZone(rack, row, FIELDS[column]!, text)),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit zones', columns: COLUMNS },
+    rows: [...rows, newRow(COLUMNS.length, 0, 'new zone')],
+    begin(now, _, column, text) {
+      const [known, id] = [now.get('rack', rack.id), newId()];
+      return column === 0 && known ? { row: id, label: 'New zone', edits: [addZone(known, id, text)] } : null;
+    },
+    edit(now, row, column, text) {
+      const known = now.get('rack', rack.id);
+      return known ? [editZone(known, row, FIELDS[column]!, text)] : [];
+    },
+  });
   return (
     <SmallGrid
       label={`Zones of ${rack.name || 'the rack'}`}
-      columns={COLUMNS}
-      rows={[...rows, newRow(COLUMNS.length, 0, 'new zone')]}
-      onEdit={onEdit}
+      {...table}
       onDrop={(key) =>
         commit('Delete zone', [{ changes: [set('rack', rack, ['zones', key], undefined)], problem: null }])
       }

@@ -13,7 +13,8 @@ import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -89,19 +90,26 @@ export function StructuresPage() {
     return [head, ...members, { ...newRow(COLUMNS.length, 0, 'new member'), id: `new ${structure.id}`, height: 22 }];
   };
 
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      'Edit structures',
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') return text.trim() === '' ? [] : [editStructure(project, newId(), text)];
-        const fresh = row.startsWith('new ');
-        const [id = '', key] = row.replace(/^new /, '').split(' ');
-        const structure = project.get('structure', id);
-        if (!structure || (fresh && text.trim() === '')) return [];
-        if (!fresh && key === undefined) return [editStructure(project, id, text)];
-        return [editMember(project, structure, key ?? newId(), column === 1 ? 'type' : 'name', text)];
-      }),
-    );
+  const table = useTable({
+    ...{ label: 'Edit structures', columns: COLUMNS },
+    rows: [...structures.flatMap(rowsFor), newRow(COLUMNS.length, 0, 'new structure')],
+    begin(now, row, column, text) {
+      const key = newId();
+      if (column !== 0) return null;
+      if (row === 'new') return { row: key, edits: [editStructure(now, key, text)] };
+      const structure = now.get('structure', row.slice('new '.length));
+      return structure
+        ? { row: `${structure.id} ${key}`, edits: [editMember(now, structure, key, 'name', text)] }
+        : null;
+    },
+    edit(now, row, column, text) {
+      const [id = '', key] = row.split(' ');
+      const structure = now.get('structure', id);
+      if (!structure) return [];
+      if (key === undefined) return [editStructure(now, id, text)];
+      return [editMember(now, structure, key, column === 1 ? 'type' : 'name', text)];
+    },
+  });
   return (
     <>
       <PageTitle>
@@ -111,11 +119,9 @@ export function StructuresPage() {
       <Grid
         label="Structures"
         main
-        columns={COLUMNS}
-        rows={[...structures.flatMap(rowsFor), newRow(COLUMNS.length, 0, 'new structure')]}
+        {...table}
         goTo={link.goTo}
         onCursor={link.onCursor}
-        onEdit={onEdit}
         onKey={(event, at) => {
           if (event.key !== 'Delete' || !event.ctrlKey || at.row.startsWith('new')) return false;
           const [id = '', key] = at.row.split(' ');

@@ -1,10 +1,11 @@
 import { dropGroup, editGroup } from '@dialoga/core/fields';
 import { entriesInOrder, inOrder, type Station } from '@dialoga/core/model';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { newRow } from '../grid/new-row';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
+import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { SectionHead } from '../theme/parts';
 import { Foot } from './foot';
@@ -17,6 +18,7 @@ const COLUMNS: readonly GridColumn[] = [
 /** The groups of a tag server: the first part of an item text, each standing for one station. */
 export function GroupsGrid({ station }: { station: Station }) {
   const project = useStateOf((s) => s.project.project)!;
+  const tableOf = useTableOf();
   const commit = useEdits();
   const groups = entriesInOrder(station.groups ?? {});
   if (groups.length === 0 && !station.roles.includes('tag server')) return null;
@@ -32,14 +34,18 @@ export function GroupsGrid({ station }: { station: Station }) {
       },
     ],
   }));
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      `Groups of ${station.name}`,
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') return text.trim() === '' ? [] : [editGroup(project, station, newId(), 'name', text)];
-        return [editGroup(project, station, row, column === 0 ? 'name' : 'station', text)];
-      }),
-    );
+  const table = tableOf({
+    ...{ label: `Groups of ${station.name}`, columns: COLUMNS },
+    rows: [...rows, newRow(COLUMNS.length, 0, 'new group')],
+    begin(now, _, column, text) {
+      const [server, id] = [now.get('station', station.id), newId()];
+      return column === 0 && server ? { row: id, edits: [editGroup(now, server, id, 'name', text)] } : null;
+    },
+    edit(now, row, column, text) {
+      const server = now.get('station', station.id);
+      return server ? [editGroup(now, server, row, column === 0 ? 'name' : 'station', text)] : [];
+    },
+  });
   return (
     <Foot aria-label="Groups">
       <SectionHead>
@@ -48,9 +54,7 @@ export function GroupsGrid({ station }: { station: Station }) {
       </SectionHead>
       <SmallGrid
         label="Groups of item texts"
-        columns={COLUMNS}
-        rows={[...rows, newRow(COLUMNS.length, 0, 'new group')]}
-        onEdit={onEdit}
+        {...table}
         onDrop={(row) => commit(`Groups of ${station.name}`, [dropGroup(station, row)])}
       />
     </Foot>

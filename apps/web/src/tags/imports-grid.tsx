@@ -2,9 +2,9 @@ import { editImportSource } from '@dialoga/core/fields';
 import { childrenOf, type TagImport } from '@dialoga/core/model';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { useWrongCells } from '../findings/use-wrong-cells';
-import type { CellEdit, GridColumn } from '../grid/types';
+import type { GridColumn } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
-import { useEdits } from '../store/use-edits';
+import { useTableOf } from '../grid/use-table';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { Foot } from './foot';
@@ -23,8 +23,8 @@ const when = (iso: string | null | undefined) => (iso ? iso.slice(0, 16).replace
 /** What was brought in, newest first; when its source was changed since can be noted. */
 export function ImportsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
+  const tableOf = useTableOf();
   const wrong = useWrongCells('import');
-  const commit = useEdits();
   const link = useGridLink(SHOWN);
   const all = [...childrenOf(project, 'import', station)].reverse();
   if (all.length === 0) return null;
@@ -44,20 +44,19 @@ export function ImportsGrid({ station }: { station: string }) {
       },
     ],
   }));
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      'When a source was changed',
-      edits.flatMap(({ row, text }) => {
-        const one = project.get('import', row);
-        return one ? [editImportSource(one, text)] : [];
-      }),
-    );
+  const table = tableOf({
+    ...{ label: 'When a source was changed', columns: COLUMNS, rows },
+    edit(now, row, _, text) {
+      const one = now.get('import', row);
+      return one ? [editImportSource(one, text)] : [];
+    },
+  });
   return (
     <Foot aria-label="Brought in">
       <SectionHead>
         <h2>Brought in</h2>
       </SectionHead>
-      <SmallGrid label="Files that were brought in" columns={COLUMNS} rows={rows} onEdit={onEdit} link={link} />
+      <SmallGrid label="Files that were brought in" {...table} link={link} />
     </Foot>
   );
 }

@@ -8,8 +8,8 @@ import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useOwnPlace } from '../page/use-own-place';
 import { Grid } from '../grid/grid';
-import type { CellAt, CellEdit, GoTo, GridCell, GridColumn, GridRow } from '../grid/types';
-import { useEdits } from '../store/use-edits';
+import type { CellAt, GoTo, GridCell, GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { isShownInTable } from './shown-in-table';
@@ -50,7 +50,6 @@ const FIELDS: readonly (readonly string[])[] = [
 export function AttachmentTable({ onChosen }: { onChosen: (chosen: Chosen) => void }) {
   const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
   const isWrong = useWrongCells('port');
   const networks = useMemo(() => inOrder(project, 'network'), [project]);
   const attachments = useMemo(() => attachmentsOf(project), [project]);
@@ -65,19 +64,18 @@ export function AttachmentTable({ onChosen }: { onChosen: (chosen: Chosen) => vo
   );
   const link = useTableLink(attachments, networks);
 
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit wiring',
-      edits.flatMap(({ row, column, text }) => {
-        const at = byRow.get(row);
-        const network = networks[column - 1];
-        if (!at) return [];
-        if (at.loose) return [editPort(project, at.loose, 'address', text, newId)];
-        if (!network) return [];
-        return [editAttachment(project, at.station.id, network, at.ports[network.id] ?? null, text, newId)];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit wiring', columns, rows },
+    edit(now, row, column, text) {
+      const at = byRow.get(row);
+      const network = networks[column - 1];
+      if (!at) return [];
+      if (at.loose) return [editPort(now, now.get('port', at.loose.id) ?? at.loose, 'address', text, newId)];
+      if (!network) return [];
+      const port = at.ports[network.id];
+      return [editAttachment(now, at.station.id, network, (port && now.get('port', port.id)) ?? null, text, newId)];
+    },
+  });
   if (attachments.length === 0) {
     return (
       <Empty>
@@ -90,9 +88,7 @@ export function AttachmentTable({ onChosen }: { onChosen: (chosen: Chosen) => vo
     <Grid
       label="Attachments"
       main
-      columns={columns}
-      rows={rows}
-      onEdit={onEdit}
+      {...table}
       goTo={link.goTo}
       onCursor={(at) => {
         const row = byRow.get(at.row);

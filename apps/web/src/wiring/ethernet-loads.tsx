@@ -8,6 +8,7 @@ import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
+import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
@@ -25,6 +26,7 @@ const COLUMNS: readonly GridColumn[] = [
 /** What the exchanges with a cadence put on each Ethernet network, and the level from which on that is a Doubt. */
 export function EthernetLoads() {
   const project = useStateOf((s) => s.project.project)!;
+  const tableOf = useTableOf();
   const commit = useEdits();
   const wrong = useWrongCells('network');
   const link = useGridLink(SHOWN);
@@ -52,6 +54,13 @@ export function EthernetLoads() {
       ],
     };
   });
+  const table = tableOf({
+    ...{ label: 'Edit networks', columns: COLUMNS, rows },
+    edit(now, row, _, text) {
+      const network = now.get('network', row);
+      return network ? [editNetwork(network, 'linkRate', text)] : [];
+    },
+  });
   const level = project.info.loadLevel;
   const putLevel = (text: string) => {
     const clean = text.replace('%', '').trim();
@@ -76,21 +85,7 @@ export function EthernetLoads() {
           on
         </p>
       </SectionHead>
-      <SmallGrid
-        label="Ethernet load"
-        columns={COLUMNS}
-        rows={rows}
-        link={link}
-        onEdit={(edits) =>
-          commit(
-            'Edit networks',
-            edits.flatMap(({ row, text }) => {
-              const network = project.get('network', row);
-              return network ? [editNetwork(network, 'linkRate', text)] : [];
-            }),
-          )
-        }
-      />
+      <SmallGrid label="Ethernet load" {...table} link={link} />
     </>
   );
 }

@@ -15,8 +15,9 @@ import { useLocation, useSearchParams } from 'react-router';
 import { useState } from 'react';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
-import type { CellEdit, GridColumn, GridRow } from '../grid/types';
+import type { GridColumn, GridRow } from '../grid/types';
 import { SmallGrid } from '../grid/small-grid';
+import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { isShownInTable } from './shown-in-table';
 import { useStateOf } from '../store/store';
@@ -64,6 +65,7 @@ export function LineSettings({ chosen }: { chosen: Network | null }) {
 
 function SettingsGrid({ network }: { network: Network }) {
   const project = useStateOf((s) => s.project.project)!;
+  const tableOf = useTableOf();
   const commit = useEdits();
   const wrong = useWrongCells('port');
   const [search] = useSearchParams();
@@ -98,25 +100,16 @@ function SettingsGrid({ network }: { network: Network }) {
   const serial = network.kind === 'serial line' ? settingsOfLine(ports) : null;
   const others = serial === null ? [] : ports.filter((p) => (p.serial ?? '') !== serial);
 
-  function onEdit(edits: CellEdit[]) {
-    commit(
-      'Edit settings',
-      edits.flatMap(({ row, column, text }) => {
-        const port = project.get('port', row);
-        const edited = fields[column - 1];
-        return port && edited ? [editLine(port, edited, text)] : [];
-      }),
-    );
-  }
+  const table = tableOf({
+    ...{ label: 'Edit settings', columns, rows },
+    edit(now, row, column, text) {
+      const [port, edited] = [now.get('port', row), fields[column - 1]];
+      return port && edited ? [editLine(port, edited, text)] : [];
+    },
+  });
   return (
     <>
-      <SmallGrid
-        label={`Settings on ${network.name}`}
-        columns={columns}
-        rows={rows}
-        onEdit={onEdit}
-        link={{ goTo, onCursor: () => undefined }}
-      />
+      <SmallGrid label={`Settings on ${network.name}`} {...table} link={{ goTo, onCursor: () => undefined }} />
       {others.length > 0 && (
         <TextButton
           onPress={() => {

@@ -6,12 +6,12 @@ import { formatSubnet, freeSubnet } from '@dialoga/core/wiring';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { useGridLink, type Shown } from '../findings/use-grid-link';
 import { newRow } from '../grid/new-row';
-import type { CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { SmallGrid } from '../grid/small-grid';
-import { useEdits } from '../store/use-edits';
+import { useTable } from '../grid/use-table';
 
 const FIELDS: readonly NetworkColumn[] = ['name', 'kind', 'subnet', 'wiring', 'comment'];
 const RADIO: OfOneKind = {
@@ -70,7 +70,6 @@ const COLUMNS: readonly GridColumn[] = [
 /** What the ports attach to. */
 export function NetworksGrid() {
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
   const dispatch = useAppDispatch();
   const networks = inOrder(project, 'network');
   const rowFor = (network: Network) => ({
@@ -86,31 +85,30 @@ export function NetworksGrid() {
   });
   const link = useGridLink(SHOWN);
 
-  function onEdit(edits: CellEdit[]) {
-    const [first] = edits;
-    if (first?.row === 'new') {
-      if (first.text.trim() === '') return;
-      const network = newNetwork(newId(), orderAfter(networks), first.text.trim());
-      commit(`New network ${network.name}`, [{ changes: [put('network', network)], problem: null }]);
-      return;
-    }
-    commit(
-      'Edit networks',
-      edits.flatMap(({ row, column, text }) => {
-        const network = project.get('network', row);
-        const field = FIELDS[column];
-        if (!network || !field) return [];
-        const wish = field === 'subnet' && text.trim().toLowerCase() === 'new' ? freeSubnet(project) : null;
-        return [editNetwork(network, field, wish ? formatSubnet(wish) : text)];
-      }),
-    );
-  }
+  const table = useTable({
+    ...{ label: 'Edit networks', columns: COLUMNS },
+    rows: [...networks.map(rowFor), newRow(COLUMNS.length, 0, 'new network')],
+    begin(now, _, column, text) {
+      if (column !== 0) return null;
+      const network = newNetwork(newId(), orderAfter(inOrder(now, 'network')), text);
+      return {
+        row: network.id,
+        label: `New network ${text}`,
+        edits: [{ changes: [put('network', network)], problem: null }],
+      };
+    },
+    edit(now, row, column, text) {
+      const network = now.get('network', row);
+      const field = FIELDS[column];
+      if (!network || !field) return [];
+      const wish = field === 'subnet' && text.trim().toLowerCase() === 'new' ? freeSubnet(now) : null;
+      return [editNetwork(network, field, wish ? formatSubnet(wish) : text)];
+    },
+  });
   return (
     <SmallGrid
       label="Networks"
-      columns={COLUMNS}
-      rows={[...networks.map(rowFor), newRow(COLUMNS.length, 0, 'new network')]}
-      onEdit={onEdit}
+      {...table}
       link={link}
       onDrop={(id) => dispatch(drop(`Delete ${project.get('network', id)?.name ?? 'network'}`, 'network', id))}
     />
@@ -130,11 +128,9 @@ export function KindSettings() {
 
 function OfKind({ of: { kind, label, shown, columns } }: { of: OfOneKind }) {
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
   const wrong = useWrongCells('network');
   const link = useGridLink(shown);
   const networks = inOrder(project, 'network').filter((n) => n.kind === kind);
-  if (networks.length === 0) return null;
   const fields = shown.fields as readonly NetworkColumn[];
   const rows = networks.map((network): GridRow => ({
     id: network.id,
@@ -147,22 +143,13 @@ function OfKind({ of: { kind, label, shown, columns } }: { of: OfOneKind }) {
       differs: wrong(network.id, ...field.split('.')),
     })),
   }));
-  return (
-    <SmallGrid
-      label={label}
-      columns={columns}
-      rows={rows}
-      link={link}
-      onEdit={(edits) =>
-        commit(
-          'Edit networks',
-          edits.flatMap(({ row, column, text }) => {
-            const network = project.get('network', row);
-            const field = fields[column];
-            return network && field ? [editNetwork(network, field, text)] : [];
-          }),
-        )
-      }
-    />
-  );
+  const table = useTable({
+    ...{ label: 'Edit networks', columns, rows },
+    edit(now, row, column, text) {
+      const [network, field] = [now.get('network', row), fields[column]];
+      return network && field ? [editNetwork(network, field, text)] : [];
+    },
+  });
+  if (networks.length === 0) return null;
+  return <SmallGrid label={label} {...table} link={link} />;
 }

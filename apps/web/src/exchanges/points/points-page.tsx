@@ -1,6 +1,6 @@
 import { set } from '@dialoga/core/change';
 import { editLane, editTag } from '@dialoga/core/fields';
-import { BINDINGS, childrenOf, POLARITIES, SIGNAL_KINDS } from '@dialoga/core/model';
+import { BINDINGS, childrenOf, POLARITIES, SIGNAL_KINDS, type Project } from '@dialoga/core/model';
 import { pointRows, type PointRow } from '@dialoga/core/tags';
 import type { FieldEdit } from '@dialoga/core/text';
 import { useMemo, useState } from 'react';
@@ -8,8 +8,8 @@ import { Link, useParams } from 'react-router';
 import { useWrongCells } from '../../findings/use-wrong-cells';
 import { NothingHere } from '../../page/nothing-here';
 import { Grid } from '../../grid/grid';
-import type { CellEdit, GridColumn, GridRow } from '../../grid/types';
-import { useEdits } from '../../store/use-edits';
+import type { GridColumn, GridRow } from '../../grid/types';
+import { useTableOf } from '../../grid/use-table';
 import { useStateOf } from '../../store/store';
 import { Empty, PageTitle } from '../../theme/parts';
 import { TruthTable } from './truth-table';
@@ -31,7 +31,7 @@ const COLUMNS: readonly GridColumn[] = [
 export function PointsPage() {
   const { project: projectId = '', exchange: id = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
+  const tableOf = useTableOf();
   const [wrongTag, wrongClaim] = [useWrongCells('tag'), useWrongCells('claim')];
   const [at, setAt] = useState<string | null>(null);
   const exchange = project.get('exchange', id);
@@ -86,13 +86,13 @@ export function PointsPage() {
       ],
     };
   };
-  function edited({ row, column, text }: CellEdit): FieldEdit[] {
+  function edited(now: Project, row: string, column: number, text: string): FieldEdit[] {
     const point = points.find((p) => p.lane.id === row);
     if (!point) return [];
     const { lane, caller, mine, theirs } = point;
     const claim = caller?.claim;
     const tag = (which: typeof mine, field: 'signal' | 'element' | 'polarity') =>
-      which ? [editTag(project, which.station, which.id, field, text)] : [];
+      which ? [editTag(now, which.station, which.id, field, text)] : [];
     const said = (field: 'toldPlace' | 'toldStation') =>
       claim ? [{ changes: [set('claim', claim, [field], text.trim() || null)], problem: null }] : [];
     switch (COLUMNS[column]?.id) {
@@ -117,6 +117,7 @@ export function PointsPage() {
     }
   }
   const chosen = points.find((point) => point.lane.id === at);
+  const table = tableOf({ label: 'Edit a point', columns: COLUMNS, rows: points.map(rowFor), edit: edited });
   return (
     <>
       <PageTitle>
@@ -132,14 +133,7 @@ export function PointsPage() {
           {childrenOf(project, 'end', id).length > 0 && ', and accept those that match'}.
         </Empty>
       )}
-      <Grid
-        label={`Points of ${exchange.name}`}
-        main
-        columns={COLUMNS}
-        rows={points.map(rowFor)}
-        onCursor={({ row }) => setAt(row)}
-        onEdit={(edits) => commit('Edit a point', edits.flatMap(edited))}
-      />
+      <Grid label={`Points of ${exchange.name}`} main {...table} onCursor={({ row }) => setAt(row)} />
       {chosen && <TruthTable point={chosen} />}
     </>
   );

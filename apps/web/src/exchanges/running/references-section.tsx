@@ -8,8 +8,9 @@ import { boundTo } from '@dialoga/core/tags';
 import { TOLD_WORDS } from '@dialoga/core/told';
 import { useGridLink, type Shown } from '../../findings/use-grid-link';
 import { useWrongCells } from '../../findings/use-wrong-cells';
-import type { CellEdit, GridCell, GridColumn, GridRow } from '../../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../../grid/types';
 import { SmallGrid } from '../../grid/small-grid';
+import { useTable } from '../../grid/use-table';
 import { useEdits } from '../../store/use-edits';
 import { newId } from '../../api/new-id';
 import { projectSlice } from '../../store/project-slice';
@@ -80,20 +81,18 @@ export function ReferencesSection({ exchange, ends }: { exchange: Exchange; ends
       ],
     };
   });
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      `${exchange.name}: references`,
-      edits.flatMap(({ row, column, text }) => {
-        const end = project.get('end', row);
-        const field = columns[column];
-        return end && field ? [editEnd(end, field, text)] : [];
-      }),
-    );
+  const table = useTable({
+    ...{ label: `${exchange.name}: references`, columns: columnsOf(fields), rows },
+    edit(now, row, column, text) {
+      const [end, field] = [now.get('end', row), columns[column]];
+      return end && field ? [editEnd(end, field, text)] : [];
+    },
+  });
   const { declares } = protocolOf(exchange);
   const callers = ends.filter((end) => end.calling === 'calls' && protocolAt(exchange, end).references);
   return (
     <>
-      <SmallGrid label="References" columns={columnsOf(fields)} rows={rows} onEdit={onEdit} link={link} />
+      <SmallGrid label="References" {...table} link={link} />
       <p style={{ paddingTop: space[2] }}>
         {declares && `Whoever listens declares ${declares}. `}
         {callers.map((end) => {

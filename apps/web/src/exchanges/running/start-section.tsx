@@ -2,8 +2,9 @@ import { missingSteps, proposeStart, stepWords } from '@dialoga/core/exchange';
 import { dropStep, editStep, type StepColumn } from '@dialoga/core/fields';
 import { childrenOf, entriesInOrder, type Exchange } from '@dialoga/core/model';
 import { newRow } from '../../grid/new-row';
-import type { CellEdit, GridColumn, GridRow } from '../../grid/types';
+import type { GridColumn, GridRow } from '../../grid/types';
 import { SmallGrid } from '../../grid/small-grid';
+import { useTable } from '../../grid/use-table';
 import { useEdits } from '../../store/use-edits';
 import { newId } from '../../api/new-id';
 import { useStateOf } from '../../store/store';
@@ -42,15 +43,18 @@ export function StartSection({ exchange }: { exchange: Exchange }) {
       ],
     };
   });
-  const onEdit = (edits: CellEdit[]) =>
-    commit(
-      `${exchange.name}: start sequence`,
-      edits.flatMap(({ row, column, text }) => {
-        if (row === 'new') return text.trim() === '' ? [] : [editStep(project, exchange, newId(), 'does', text)];
-        const field = FIELDS[column];
-        return field ? [editStep(project, exchange, row, field, text)] : [];
-      }),
-    );
+  const table = useTable({
+    ...{ label: `${exchange.name}: start sequence`, columns: COLUMNS },
+    rows: [...rows, newRow(COLUMNS.length, 2, 'new step')],
+    begin(now, _, column, text) {
+      const [known, id] = [now.get('exchange', exchange.id), newId()];
+      return column === 2 && known ? { row: id, edits: [editStep(now, known, id, 'does', text)] } : null;
+    },
+    edit(now, row, column, text) {
+      const [known, field] = [now.get('exchange', exchange.id), FIELDS[column]];
+      return known && field ? [editStep(now, known, row, field, text)] : [];
+    },
+  });
   return (
     <>
       <SectionHead>
@@ -72,9 +76,7 @@ export function StartSection({ exchange }: { exchange: Exchange }) {
       </SectionHead>
       <SmallGrid
         label="Start sequence"
-        columns={COLUMNS}
-        rows={[...rows, newRow(COLUMNS.length, 2, 'new step')]}
-        onEdit={onEdit}
+        {...table}
         onDrop={(id) => commit(`${exchange.name}: one step less`, [dropStep(exchange, id)])}
       />
     </>

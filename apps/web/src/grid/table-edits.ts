@@ -1,0 +1,144 @@
+import { apply, type Change } from '@dialoga/core/change';
+import type { Project } from '@dialoga/core/model';
+import type { FieldEdit } from '@dialoga/core/text';
+import type { CellAt, CellEdit, GridColumn, GridRow } from './types';
+
+/** What a new row began: the id of the row that is made, and the edits that make it. */
+export interface Begun {
+  row: string;
+  edits: readonly FieldEdit[];
+  /** how the step is called: `New area Data` */
+  label?: string;
+}
+
+/** What a table says of its rows: how a typed text becomes changes. It is asked of the project as it is by then. */
+export interface TableRows {
+  /** a text into a cell of a row that is there; nothing where that cell takes none */
+  edit: (project: Project, row: string, column: number, text: string) => readonly FieldEdit[];
+  /** the row that a text in a cell of a new row begins; null where it begins none yet */
+  begin?: (project: Project, newRow: string, column: number, text: string) => Begun | null;
+}
+
+/** Typed or pasted cells as changes of one step, and what could not be taken. */
+export interface TableChange {
+  changes: Change[];
+  problems: string[];
+  made: number;
+  changed: number;
+  /** how what was begun calls the step */
+  label?: string;
+}
+
+/** Edits follow one another: each is worked out on what those before it have made. */
+class Working {
+  readonly change: TableChange = { changes: [], problems: [], made: 0, changed: 0 };
+
+  constructor(public project: Project) {}
+
+  /** Whether anything of it was taken; why not is noted, with where it was meant to go. */
+  take(edits: readonly FieldEdit[], where = ''): boolean {
+    let taken = false;
+    for (const { changes, problem } of edits) {
+      if (problem !== null) this.change.problems.push(where === '' ? problem : `${where}: ${problem}`);
+      if (changes.length === 0) continue;
+      const applied = apply(this.project, { id: 'typed', label: '', changes });
+      if (!applied.ok) {
+        this.change.problems.push(where === '' ? applied.refusal.sentence : `${where}: ${applied.refusal.sentence}`);
+        continue;
+      }
+      this.project = this.project.with(applied.entities);
+      this.change.changes.push(...changes);
+      taken = true;
+    }
+    return taken;
+  }
+}
+
+const isNew = (row: GridRow | undefined): boolean => row?.tone === 'new' || row?.once === true;
+
+/** What typing, clearing or filling cells changes. */
+export function typedInto(
+  project: Project,
+  table: TableRows,
+  rows: readonly GridRow[],
+  edits: readonly CellEdit[],
+): TableChange {
+  const working = new Working(project);
+  for (const { row, column, text } of edits) {
+    if (!isNew(rows.find((r) => r.id === row))) {
+      if (working.take(table.edit(working.project, row, column, text))) working.change.changed++;
+      continue;
+    }
+    const begun = text.trim() === '' ? null : (table.begin?.(working.project, row, column, text.trim()) ?? null);
+    if (!begun || !working.take(begun.edits)) continue;
+    working.change.made++;
+    if (begun.label) working.change.label = begun.label;
+  }
+  return working.change;
+}
+
+/**
+ * What pasting a block changes, from a cell to the right and down. Lines go into the rows that are there; those beyond the last
+ * make new rows, each with what the block has for it. What a cell does not take is said with its line and column.
+ */
+export function pastedInto(
+  project: Project,
+  table: TableRows,
+  { rows, columns }: { rows: readonly GridRow[]; columns: readonly GridColumn[] },
+  at: CellAt,
+  text: string,
+): TableChange {
+  const working = new Working(project);
+  const lines = text.replace(/\r\n?/g, '\n').replace(/\n+$/, '').split('\n');
+  const into = rows.filter((row) => row.tone !== 'second' && row.tone !== 'difference');
+  let next = into.findIndex((row) => row.id === at.row);
+  if (next < 0) return working.change;
+  for (const [i, line] of lines.entries()) {
+    const row = into[next];
+    if (!row) {
+      working.change.problems.push(`line ${i + 1} and what follows: there is no row for it`);
+      break;
+    }
+    const cells = line.split('\t').map((cell, k) => ({ column: at.column + k, text: cell.trim() }));
+    const typed = cells.filter(({ column }) => columns[column] !== undefined);
+    const where = (column: number) => `line ${i + 1}, ${columns[column]?.title ?? ''}`;
+    if (isNew(row)) {
+      newRow(working, table, row, typed, i + 1, where);
+      if (row.once) next++;
+    } else {
+      let changed = false;
+      for (const { column, text } of typed) {
+        if (row.cells[column]?.editable && row.cells[column].text !== text) {
+          changed = working.take(table.edit(working.project, row.id, column, text), where(column)) || changed;
+        }
+      }
+      if (changed) working.change.changed++;
+      next++;
+    }
+  }
+  return working.change;
+}
+
+/** One line as a new row: what begins it first, then the rest of its cells. */
+function newRow(
+  working: Working,
+  table: TableRows,
+  row: GridRow,
+  typed: readonly { column: number; text: string }[],
+  line: number,
+  where: (column: number) => string,
+): void {
+  if (typed.every(({ text }) => text === '')) return;
+  for (const { column, text } of typed) {
+    const begun = text === '' ? null : (table.begin?.(working.project, row.id, column, text) ?? null);
+    if (!begun) continue;
+    if (!working.take(begun.edits, where(column))) return;
+    working.change.made++;
+    for (const other of typed) {
+      if (other.column === column || other.text === '') continue;
+      working.take(table.edit(working.project, begun.row, other.column, other.text), where(other.column));
+    }
+    return;
+  }
+  working.change.problems.push(`line ${line}: nothing in it begins a row`);
+}
