@@ -111,7 +111,7 @@ test('the seeded faults are found, once each, with both values', () => {
       'blocker',
       'route-dock',
       'ServiceLaptop asks for program transfer',
-      'DockCtl: it reaches QuayLink, and there: QuayLink is a coupler: it passes the data of its own coupler area, and no program transfer',
+      'DockCtl: stops at QuayLink: QuayLink is a coupler: it passes the data of its own coupler area, and no program transfer',
     ],
     ['ADR 13', 'blocker', 'duty', 'told SkidCtl at 10.48.10.14, its former address', 'is at 10.48.10.12'],
     [

@@ -39,7 +39,7 @@ test('a link to a cell that is not there opens the view and says what is missing
 
 test('a project file that cannot be taken is told line by line; nothing is made', async ({ page, app }) => {
   await page.goto(app.url);
-  await expect(page.getByRole('button', { name: 'Bring in a project file' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Import project file' })).toBeVisible();
   const choose = (text: string) =>
     page
       .locator('input[type=file]')

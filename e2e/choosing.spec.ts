@@ -52,7 +52,7 @@ test('the settings of an exchange: a protocol of one’s own is described field 
     ['unit told', 'yes'],
     ['the sinks', 'hold the last value'],
     ['the source', 'is told by a status'],
-    ['outputs, back', 'wait for a release'],
+    ['outputs on reconnection', 'wait for a release'],
   ] as const) {
     await page.getByLabel(label, { exact: true }).selectOption(word);
   }
@@ -99,9 +99,9 @@ test('another end comes and goes; with several, each page chooses whose it is', 
   await page.getByLabel('Station of the right page').selectOption({ label: 'DockPanel' });
   await expect(page.getByLabel('DockPanel, right page')).toBeVisible();
   await expect(page).toHaveURL(/right=/);
-  await page.getByRole('button', { name: 'without DockPanel' }).click();
+  await page.getByRole('button', { name: 'Remove DockPanel' }).click();
   await expect(page.getByLabel('DockPanel, right page')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'without DockPanel' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Remove DockPanel' })).toHaveCount(0);
   await page.getByLabel('Station of the left page').selectOption({ label: 'ControlRoom' });
   await expect(page.getByLabel('ControlRoom, left page')).toBeVisible();
 });

@@ -35,7 +35,7 @@ async function decideLoss(page: Page, watchedBy: string): Promise<void> {
   await typeField(page, 'On a lost link the sinks', 'go to zero');
   await typeField(page, 'The source’s program', 'is told by a status');
   await typeField(page, 'When it is back, outputs', 'wait for a release');
-  await typeField(page, 'Watched by', watchedBy);
+  await typeField(page, 'Heartbeat or status', watchedBy);
 }
 
 test('typed correctly from nothing: a peer connection between ends of another order of registers', async ({
@@ -109,7 +109,7 @@ test('typed correctly from nothing: a gateway memory, in by one and out by anoth
 
 test('typed correctly from nothing: a panel that shows one value and sets another', async ({ page, app }) => {
   await beginProject(page, app.url, 'Shown');
-  const memory = { Memory: { Words: '1000', 'Who has the last word': 'the panel' } };
+  const memory = { Memory: { Words: '1000', 'Priority on conflict': 'the panel' } };
   await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: memory });
   await typeStation(page, 'Panel', { roles: 'operator panel', profile: 'Operator panel', port: lan(2) });
   await page.getByRole('link', { name: 'Tags', exact: true }).press('Enter');
@@ -118,9 +118,9 @@ test('typed correctly from nothing: a panel that shows one value and sets anothe
     .first()
     .click();
   await typeRow(page, 'Tags of Panel', null, { Tag: 'Level' });
-  await typeRow(page, 'Tags of Panel', 'Level', { Type: 'REAL', 'Asks for': '%MW100', Access: 'read' });
+  await typeRow(page, 'Tags of Panel', 'Level', { Type: 'REAL', 'Refers to': '%MW100', Access: 'read' });
   await typeRow(page, 'Tags of Panel', null, { Tag: 'Limit' });
-  await typeRow(page, 'Tags of Panel', 'Limit', { Type: 'INT', 'Asks for': '%MW102', Access: 'read and set' });
+  await typeRow(page, 'Tags of Panel', 'Limit', { Type: 'INT', 'Refers to': '%MW102', Access: 'read and set' });
   await beginExchange(page, 'Screens', 'tag map', 'Panel', 'Press');
   await typeField(page, 'Panel was told the address', '10.1.0.1');
   await typeLane(page, ['Level', 'r', '', 'Level', '2', 'REAL'], ['Level', 'w', '', '%MW100', '2', 'REAL']);
@@ -146,8 +146,8 @@ test('typed correctly from nothing: a remote rack and what its owner says of it'
   await typeRow(page, 'Slots of Rack', 'Digital output', { Out: '2' });
   await openStation(page, 'Press');
   for (const slot of ['Head 1', 'Head 2']) await typeRow(page, 'Landings', null, { Module: slot });
-  await typeRow(page, 'Landings', 'Head slot 1, Digital input', { 'In lands at': '%IB0' });
-  await typeRow(page, 'Landings', 'Head slot 2, Digital output', { 'Out lands at': '%QB0' });
+  await typeRow(page, 'Landings', 'Head slot 1, Digital input', { 'Input address': '%IB0' });
+  await typeRow(page, 'Landings', 'Head slot 2, Digital output', { 'Output address': '%QB0' });
   await beginExchange(page, 'Rack', 'remote I/O', 'Press', 'Head');
   await typeField(page, 'Press was told the device name', 'head-1');
   await decideLoss(page, 'Digital input');

@@ -49,7 +49,7 @@ test('stations, findings and actions are found, too; what is not there is said',
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+K');
   await page.keyboard.type('zzzz');
-  await expect(page.getByText('Nothing has “zzzz” in it.')).toBeVisible();
+  await expect(page.getByText('No match for “zzzz”.')).toBeVisible();
 });
 
 test('what is typed into the find box stays there when the page jumped to comes late', async ({ page }) => {

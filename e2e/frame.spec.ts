@@ -61,7 +61,7 @@ test('a project is saved as a file, brought in again, renamed, and deleted with 
     .getByRole('listitem')
     .filter({ hasText: 'Two suppliers, as agreed' })
     .first()
-    .getByRole('link', { name: 'Save as file' })
+    .getByRole('link', { name: 'Export' })
     .click();
   const path = await (await download).path();
   const text = readFileSync(path, 'utf8').replace('Two suppliers, as agreed', 'Brought in');

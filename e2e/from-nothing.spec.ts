@@ -45,7 +45,7 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
   await page.keyboard.type('Duty');
   await page.getByLabel('Protocol').selectOption('Other');
-  await page.getByRole('button', { name: 'Begin' }).press('Enter');
+  await page.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Duty, both ends' })).toBeVisible();
   await page.getByLabel('Pump was told the address').fill('192.168.4.2');
   await page.getByLabel('Pump was told the address').press('Enter');

@@ -22,7 +22,7 @@ test('an input module put before two others: what moves is shown first; then slo
   await expect(dialog).toContainText('Air temperaturesslot 7 to slot 8');
   await expect(dialog).toContainText('%IB22–%IB23 to %IB24–%IB25');
   await expect(dialog).toContainText('In 2 of Evaporator I/O at %IB22–%IB23; there In 1 writes afterwards');
-  await dialog.getByRole('button', { name: 'Do it' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Move module' }).press('Enter');
   await expect(dialog).toBeHidden();
   await expect(at(page, 'evap-2', 1)).toHaveText('3');
   await expect(at(page, 'evap-2', 9)).toContainText('PlantCtl owner, %IB24–%IB25');
@@ -115,7 +115,7 @@ test('a hardware list is pasted, compared with the plan, taken in as one step, a
   await page.getByLabel('Column of the slot').selectOption('not in the list');
   await expect(page.getByRole('heading', { name: /1 added, 13 changed/ })).toBeVisible();
   await page.getByLabel('Column of the slot').selectOption('Pos');
-  await page.getByRole('button', { name: 'Take it in' }).press('Enter');
+  await page.getByRole('button', { name: 'Import' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
   await expectDemo(page, 1);
   await expectStored(page);
@@ -142,10 +142,10 @@ test('rows with faults hold the list back until they are left out; each is told 
   await expect(preview(page)).toContainText('slot 40 cannot be: the rack of EvapHead has slots 0 to 9');
   await expect(preview(page)).toContainText('slot 8 of EvapHead is given to row 2, too');
   await expect(preview(page)).toContainText('station “Nowhere” is not in the project');
-  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Import' })).toBeDisabled();
   await page.getByLabel('leave out the 3 rows that cannot be taken').check();
-  await page.getByRole('button', { name: 'Take it in' }).press('Enter');
-  await expect(page.getByRole('status').getByText('Taken in: 1 added')).toBeVisible();
+  await page.getByRole('button', { name: 'Import' }).press('Enter');
+  await expect(page.getByRole('status').getByText('Imported: 1 added')).toBeVisible();
 });
 
 test('files: a workbook by its sheets, a list of an older office, an empty file, and one that is none', async ({
@@ -157,7 +157,7 @@ test('files: a workbook by its sheets, a list of an older office, an empty file,
   const bring = async (name: string, buffer: Buffer) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Bring in a file …' }).click(),
+      page.getByRole('button', { name: 'Import file …' }).click(),
     ]);
     await chooser.setFiles({ name, mimeType: 'application/octet-stream', buffer });
   };
@@ -204,7 +204,7 @@ test('another type for a station shows first what is written otherwise and what 
   await profile.press('Enter');
   await expect(dialog).toContainText('32-bit values: high first → low first');
   await expect(dialog).toContainText('%MW300');
-  await dialog.getByRole('button', { name: 'Replace it' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Change profile' }).press('Enter');
   await expect(dialog).toBeHidden();
   await page.keyboard.press('Control+Z');
   await expectTally(page, 0, 0);

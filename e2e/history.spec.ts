@@ -38,8 +38,8 @@ test('a past revision is opened to read, compared row by row with the newest, an
   await expect(row).toContainText('w1264');
 
   // Any two: the first edit alone renamed one row.
-  await page.getByRole('textbox', { name: 'The one revision' }).fill('0');
-  await page.getByRole('textbox', { name: 'The other revision' }).fill('1');
+  await page.getByRole('textbox', { name: 'From revision' }).fill('0');
+  await page.getByRole('textbox', { name: 'To revision' }).fill('1');
   await page.keyboard.press('Enter');
   await expect(page.getByText('1 row differs.')).toBeVisible();
   await expect(page.getByRole('row').last()).toContainText('Renamed');

@@ -53,9 +53,9 @@ test('what happens on a lost link is asked for, and answered in the settings', a
   await loss.getByRole('combobox', { name: 'the source' }).selectOption('is told by a status');
   // Each of the three is asked for.
   await expectDemo(page);
-  await loss.getByRole('combobox', { name: 'outputs, back' }).selectOption('come back by themselves');
+  await loss.getByRole('combobox', { name: 'outputs on reconnection' }).selectOption('come back by themselves');
   await expectDemo(page);
-  await loss.getByRole('combobox', { name: 'outputs, back' }).selectOption('wait for a release');
+  await loss.getByRole('combobox', { name: 'outputs on reconnection' }).selectOption('wait for a release');
   await expectDemo(page, 0, -1);
   await expectStored(page);
 });
@@ -70,9 +70,9 @@ test('remote I/O from nothing: its lanes follow the landings, and follow again w
   await page.keyboard.type('Own modules');
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Kind').selectOption('remote I/O');
-  await dialog.getByLabel('Left, controller').selectOption({ label: 'PlantCtl' });
-  await dialog.getByLabel('Right, head').selectOption({ label: 'EvapHead' });
-  await dialog.getByRole('button', { name: 'Begin' }).press('Enter');
+  await dialog.getByLabel('Left station (controller)').selectOption({ label: 'PlantCtl' });
+  await dialog.getByLabel('Right station (head)').selectOption({ label: 'EvapHead' });
+  await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Own modules, both ends' })).toBeFocused();
   // Four inputs, and the outputs that PlantCtl says it owns: Fans, Valves and Heaters.
   await expect(page.locator('[role=row][data-id^="lane:"]')).toHaveCount(7);
@@ -107,7 +107,7 @@ test('where a meter’s reading goes, and what a point of the SCADA station come
   await row(page, 'meter1-readings').locator('[data-column="1"]').click();
   await page.keyboard.press('Control+J');
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('The way of Meter1Readings of MeterHub');
+  await expect(dialog).toContainText('Signal path: Meter1Readings of MeterHub');
   await expect(dialog.getByRole('list').first()).toContainText('ControlRoom, MeterReadings');
   await expect(dialog.getByRole('list').last()).toContainText('Meter1, Meter1Readings');
   await page.keyboard.press('Escape');

@@ -95,7 +95,7 @@ test('Mirror makes at one end what the other has filled in, in one undo step', a
   await page.keyboard.press('Enter');
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('gridcell', { name: 'one-sided' })).toHaveCount(0);
-  await expect(page.getByRole('gridcell', { name: 'there w1332' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'partner: w1332' })).toBeVisible();
   await expectTally(page, 3, 0);
   await page.keyboard.press('Control+Z');
   await expect(page.getByRole('gridcell', { name: 'one-sided' })).toBeVisible();
@@ -113,10 +113,10 @@ test('Shift moves all addresses of a page; what would be in the way is told firs
   await dialog.getByLabel('Which').selectOption('the addresses that PlantCtl was told');
   await expect(dialog).toContainText('w1240 becomes w1239');
   await dialog.getByRole('button', { name: 'Shift' }).click();
-  await expect(cell(page, 'second:permissives', 4)).toHaveText('there w1239');
+  await expect(cell(page, 'second:permissives', 4)).toHaveText('partner: w1239');
   await expect(page.getByRole('gridcell', { name: 'agreed' })).toHaveCount(0);
   await page.keyboard.press('Control+Z');
-  await expect(cell(page, 'second:permissives', 4)).toHaveText('there w1240');
+  await expect(cell(page, 'second:permissives', 4)).toHaveText('partner: w1240');
   await expectTally(page, 3, 0);
 });
 
@@ -133,7 +133,7 @@ test('with a third end it is chosen which of them stand on the pages; a link to 
   await right.selectOption('PlantCtl');
   await expect(page.getByLabel('Station of the left page')).toContainText('ControlRoom');
   await expectStored(page);
-  await page.getByRole('button', { name: 'without ControlRoom' }).click();
+  await page.getByRole('button', { name: 'Remove ControlRoom' }).click();
   await expect(right).toHaveCount(0);
   await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText('SkidCtl');
 });

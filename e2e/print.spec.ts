@@ -80,7 +80,7 @@ test('the printed sheet has what the other side types from: both notations, told
   await page.goto(`${app.url}/p/${await app.duty()}/exchanges/duty/print`);
   await expectTally(page, 3, 0);
   const row = page.getByRole('row', { name: /^4 Pressures/ });
-  for (const words of ['%MW324', 'there w1264', 'registers swapped', 'differs', 'w1264', '5 words']) {
+  for (const words of ['%MW324', 'partner: w1264', 'registers swapped', 'differs', 'w1264', '5 words']) {
     await expect(row).toContainText(words);
   }
   await expect(page.getByText('told: address 10.48.10.14, TCP port 502, unit 255')).toBeVisible();

@@ -64,11 +64,11 @@ test('to the controller of the docks there is no way: why, the furthest reached,
 }) => {
   const project = await app.demo();
   await page.goto(`${app.url}/p/${project}/routes/route-dock`);
-  await expect(page.getByRole('heading', { name: 'The nearest thing to a way' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Closest partial route' })).toBeVisible();
   await expect(hops(page).getByRole('row', { name: /QuayLink passes program transfer/ })).toContainText(
     'no: QuayLink is a coupler',
   );
-  await expect(page.getByRole('list', { name: 'What would make it a way' })).toContainText(
+  await expect(page.getByRole('list', { name: 'What would complete the route' })).toContainText(
     'a station that passes program transfer between Plant LAN and Quay LAN',
   );
   // From the condition to what decides it.
@@ -84,7 +84,7 @@ test('that the panel must not reach the skid: it does, and through what; a route
 }) => {
   const project = await app.demo();
   await page.goto(`${app.url}/p/${project}/routes`);
-  const reach = page.getByRole('grid', { name: 'Who must, and must not, reach whom' });
+  const reach = page.getByRole('grid', { name: 'Required and forbidden access' });
   await reach.getByRole('gridcell', { name: 'new, as A → B' }).click();
   await page.keyboard.type('DockPanel to SkidCtl');
   await page.keyboard.press('Enter');
@@ -148,7 +148,7 @@ test('a way that is asked for is kept as a route, with the port that it leaves b
   await asked.getByLabel('for').selectOption('looking on');
   await asked.getByLabel('by').selectOption({ label: 'first adapter 10.48.10.200' });
   await expect(page).toHaveURL(/port=port-servicelaptop/);
-  await page.getByRole('button', { name: 'Keep it as a route' }).click();
+  await page.getByRole('button', { name: 'Save route' }).click();
   await expect(texts(page)).toBeVisible();
   await expect(asked.getByLabel('by')).toHaveValue('port-servicelaptop');
   await expectDemo(page, 0, 0, 0);

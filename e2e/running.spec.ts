@@ -83,9 +83,9 @@ test('a generic connection from a manual: instances, elements of 32 bits, and wh
   await page.keyboard.type('Weighing');
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Protocol').selectOption('cip');
-  await dialog.getByLabel('Left, calls').selectOption({ label: 'PlantCtl' });
-  await dialog.getByLabel('Right, listens').selectOption({ label: 'AisleSim' });
-  await dialog.getByRole('button', { name: 'Begin' }).press('Enter');
+  await dialog.getByLabel('Left station (calls)').selectOption({ label: 'PlantCtl' });
+  await dialog.getByLabel('Right station (listens)').selectOption({ label: 'AisleSim' });
+  await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   const sheet = page.getByRole('grid', { name: 'Weighing, both ends' });
   await expect(sheet).toBeFocused();
   await page.getByRole('button', { name: 'How it runs' }).press('Enter');
@@ -186,7 +186,7 @@ test('the load of a network is asked about from the level that the project sets'
   await page.keyboard.type('5');
   await page.keyboard.press('Enter');
   await expectDemo(page, 0, 1);
-  const level = page.getByRole('textbox', { name: 'Load to ask at' });
+  const level = page.getByRole('textbox', { name: 'Load limit' });
   await level.fill('99');
   await level.press('Enter');
   await expectDemo(page);

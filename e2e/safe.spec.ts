@@ -158,7 +158,7 @@ test('edits made while the server is away are sent when it is back', async ({ pa
   await expectTally(page, 3, 0);
   await app.stop();
   await typeName(page, 1, 'Offline');
-  await expect(page.getByText('server away; 1 edit waits')).toBeVisible();
+  await expect(page.getByText('server not reachable; 1 edit waits')).toBeVisible();
   await app.start();
   await expect(page.getByText('1 edit waits')).toBeHidden({ timeout: 15_000 });
   await expectStored(page);
@@ -237,7 +237,7 @@ test('an edit that meets another one waits to be asked about; those beside it ar
   await expect(dialog).toContainText('One more edit waits for this');
   await expect.poll(() => app.file(project)).toContain('"name": "Beside it"');
   expect(await app.file(project)).toContain('"name": "Theirs"');
-  await dialog.getByRole('button', { name: 'Store mine' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Overwrite with mine' }).press('Enter');
   await expectStored(page);
   await expect(cell(page, 'lane:status', 1)).toHaveText('Mine again');
   expect(await app.file(project)).toContain('"name": "Mine again"');
@@ -300,7 +300,7 @@ test('a lane that somebody deleted while it was edited here: put back with the e
   const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('Changed by R. Vale meanwhile');
   await expect(dialog).toContainText('Edited here');
-  await dialog.getByRole('button', { name: 'Put it back, and store mine' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Restore it and save mine' }).press('Enter');
   await expect(dialog).toBeHidden();
   await expectStored(page);
   for (const p of [page, other]) await expect(cell(p, 'lane:status', 1)).toHaveText('Edited here');
@@ -330,7 +330,7 @@ test('a lane deleted here to which somebody added meanwhile: it goes with what w
   });
   await page.context().setOffline(false);
   const dialog = page.getByRole('alertdialog');
-  await expect(dialog).toContainText('meets “Added a claim”');
+  await expect(dialog).toContainText('conflicts with “Added a claim”');
   await dialog.getByRole('button', { name: 'Delete that, too' }).press('Enter');
   await expect(dialog).toBeHidden();
   await expectStored(page);

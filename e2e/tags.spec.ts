@@ -25,7 +25,7 @@ test('the panel’s list as it is: one misread column corrected, taken in, undon
   });
   await page.goto(`${app.url}/p/${project}/tags/newpanel`);
   await expect(page.getByText('NewPanel has no tags yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in a file' }).click();
+  await page.getByRole('button', { name: 'Import file' }).click();
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     page.getByRole('button', { name: choose }).click(),
@@ -35,13 +35,13 @@ test('the panel’s list as it is: one misread column corrected, taken in, undon
   await expect(page.getByLabel('decimal')).toHaveValue('comma');
   const columns = page.getByRole('group', { name: 'Columns of the file' });
   // A panel has no addresses of its own: what its list calls one is what it asks for.
-  await expect(columns.getByLabel('Asks for')).toHaveValue('2');
+  await expect(columns.getByLabel('Refers to')).toHaveValue('2');
   await expect(columns.getByLabel('Type')).toHaveValue('1');
   await columns.getByLabel('Type').selectOption('4');
   const grid = page.getByRole('grid', { name: 'What becomes of each tag' });
   await expect(page.getByRole('heading', { name: '40 added, 0 changed, 0 unchanged' })).toBeVisible();
   await expect(grid.getByRole('row', { name: /Dock_Temperature/ })).toContainText('REAL');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   const tags = page.getByRole('grid', { name: 'Tags of NewPanel' });
   await expect(tags.getByRole('row', { name: /Dock_Temperature/ })).toContainText('%MW704');
   await page.keyboard.press('Control+Z');
@@ -92,7 +92,7 @@ test('next month’s list: four changed, two gone that are bound and named first
   await expect(
     page.getByRole('heading', { name: /3 added, 3 changed, 0 dropped, 34 unchanged, 1 left out/ }),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   await expect(page.getByRole('grid', { name: 'Files that were brought in' })).toContainText(
     '3 added, 3 changed, 0 dropped',
   );
@@ -134,7 +134,7 @@ test('what cannot be taken says why: no file of tags, an open quotation mark, en
   await expect(page.getByRole('alert')).toContainText('d.csv is empty');
   await bring('e.st', 'VAR_GLOBAL\nA : INT;\nB INT;\n');
   await expect(page.getByRole('grid', { name: 'What becomes of each tag' })).toContainText('END_VAR');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('or drop it here')).toBeVisible();
 });
 
@@ -160,7 +160,7 @@ test('48 points from one sample, bound by exact name, the one in wrong case foun
     ],
   });
   await page.goto(`${app.url}/p/${project}/tags/aislesim`);
-  await expect(page.getByText('72 tags, 0 bound, 0 not used, 72 left over')).toBeVisible();
+  await expect(page.getByText('72 tags, 0 bound, 0 not used, 72 unmatched')).toBeVisible();
   // Six more by a sample; they are nowhere in the controller.
   await page.getByRole('button', { name: 'New series' }).click();
   const dialog = page.getByRole('dialog');
@@ -169,8 +169,8 @@ test('48 points from one sample, bound by exact name, the one in wrong case foun
   await expect(dialog.getByRole('table')).toContainText('Gate_10');
   await page.keyboard.press('Enter');
   await expect(dialog).toBeHidden();
-  await page.getByRole('link', { name: 'Face to face: Aisle trial' }).click();
-  await expect(page.getByText('0 bound, 71 matched, 1 nearly, 3 left over here')).toBeVisible();
+  await page.getByRole('link', { name: 'Match tags: Aisle trial' }).click();
+  await expect(page.getByText('0 bound, 71 matched, 1 nearly, 3 unmatched at')).toBeVisible();
   const nearly = page.getByRole('row', { name: /nearly/ });
   await expect(nearly).toContainText('Aisle_see_17');
   await expect(nearly).toContainText('upper and lower case differ');
@@ -181,7 +181,7 @@ test('48 points from one sample, bound by exact name, the one in wrong case foun
   await page.getByRole('button', { name: '3 not used …' }).click();
   await dialog.getByLabel('Because').fill('no gates in this phase');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/0 left over here, \d+ not asked for there, 3 not used/)).toBeVisible();
+  await expect(page.getByText(/0 unmatched at \w+, \d+ unmatched at \w+, 3 not used/)).toBeVisible();
   // The point in wrong case is a Blocker, with the name that is there; three Hints for what is not used.
   await expectDemo(page, 0, 0, 3);
   await expectStored(page);
@@ -285,16 +285,16 @@ test('a workbook of several sheets, dropped with the mouse; the second holds the
   await expect(page.getByText('XLSX', { exact: true })).toBeVisible();
   await page.getByLabel('sheet').selectOption({ label: 'Points' });
   await expect(page.getByRole('heading', { name: /^2 added, 0 changed/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   const tags = page.getByRole('grid', { name: 'Tags of DockCtl' });
   await expect(tags.getByRole('row', { name: /Gate_Speed/ })).toContainText('REAL');
   // Brought out as a workbook and in again, nothing changes.
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByLabel('Bring out as a file').selectOption('XLSX'),
+    page.getByLabel('Export as a file').selectOption('XLSX'),
   ]);
   const written = await download.path();
-  await page.getByRole('button', { name: 'Bring in a file' }).click();
+  await page.getByRole('button', { name: 'Import file' }).click();
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     page.getByRole('button', { name: choose }).click(),
@@ -315,7 +315,7 @@ test('filled down with Ctrl+D, names and addresses go on, by two words for a REA
   const row = (name: string) => grid.getByRole('row', { name: new RegExp(name) });
   await expect(row('Spare_2')).toBeVisible();
   await grid.getByRole('gridcell', { name: 'Spare_0' }).click();
-  await page.keyboard.press('ArrowRight');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
   await page.keyboard.type('REAL');
   await page.keyboard.press('Tab');
   await page.keyboard.type('%MW3000');

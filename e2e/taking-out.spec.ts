@@ -17,7 +17,7 @@ const TABLES: readonly (readonly [path: string, table: string, row: string, reac
   ['profiles', 'Parts of what types take', 'profile-small communication listen', null],
   ['wiring', 'Networks', 'roof-radio', /RoofBase.*1 field is emptied/],
   ['routes', 'Routes', 'route-defrost', null],
-  ['routes', 'Who must, and must not, reach whom', 'reach-brine', null],
+  ['routes', 'Required and forbidden access', 'reach-brine', null],
   ['exchanges', 'Exchanges', 'duty', null],
   ['exchanges/duty', 'Compressor duty, both ends', 'lane:permissives', null],
   ['exchanges/duty/running', 'Start sequence', 'listen', null],

@@ -81,7 +81,7 @@ export async function beginExchange(
   await dialog.getByLabel('Kind').selectOption(kind);
   await dialog.getByLabel(/^Left/).selectOption({ label: left });
   await dialog.getByLabel(/^Right/).selectOption({ label: right });
-  await dialog.getByRole('button', { name: 'Begin' }).press('Enter');
+  await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(dialog).toBeHidden();
 }
 

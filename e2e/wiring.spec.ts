@@ -87,7 +87,7 @@ test('a meter is added to the line: next unit and the line’s settings are prop
   await expect(last).toHaveText('9600 8N1');
   // Besides, the standard asks for characters of 11 bits: a Hint.
   await expectDemo(page, 1, 0, 1);
-  await page.getByRole('button', { name: 'Take over 9600 8E1 at BrineRtu' }).press('Enter');
+  await page.getByRole('button', { name: 'Apply 9600 8E1 to BrineRtu' }).press('Enter');
   await expect(last).toHaveText('9600 8E1');
   await expectDemo(page);
 });
@@ -120,19 +120,17 @@ test('bad addresses are told in a sentence where they were typed, and nothing el
   await expect(page.getByRole('article').filter({ hasText: 'ADR 13' }).filter({ hasText: 'SkidCtl' })).toHaveCount(0);
 });
 
-test('a port attached to nothing is shown, given a network by typing, and taken off again', async ({ page, app }) => {
+test('a port not connected is shown, given a network by typing, and taken off again', async ({ page, app }) => {
   await page.goto(`${app.url}/p/${await app.demo()}/wiring`);
   await expectDemo(page);
-  await expect(table(page)).toContainText('attached to nothing');
+  await expect(table(page)).toContainText('not connected');
   await type(page, 'port port-servicelaptop-loose', 1, '192.168.7.2/24');
   await expectDemo(page, 0, -1);
   await type(page, 'meter1', 1, '.77 general');
   await expect(at(page, 'meter1', 1)).toContainText('.77');
   await at(page, 'meter1', 1).click();
   await page.keyboard.press('Delete');
-  await expect(table(page).locator('[role=row]').filter({ hasText: '10.48.10.77/24' })).toContainText(
-    'attached to nothing',
-  );
+  await expect(table(page).locator('[role=row]').filter({ hasText: '10.48.10.77/24' })).toContainText('not connected');
 });
 
 test('a link to a finding on a line opens the table at the port', async ({ page, app }) => {
@@ -174,12 +172,12 @@ test('what an engineer’s tool was told is seen in one table, and mended in it'
 test('an engineer’s adapter: what it had before is kept until it is set back', async ({ page, app }) => {
   await page.goto(`${app.url}/p/${await app.demo()}/stations/servicelaptop`);
   await expectDemo(page);
-  const own = page.getByRole('region', { name: 'Its own port' });
+  const own = page.getByRole('region', { name: 'Adapter to use' });
   await expect(own).toContainText('Not second adapter: its subnet 10.48.8.0/21 overlaps that of Plant LAN');
-  await own.getByRole('button', { name: 'Plan that' }).press('Enter');
+  await own.getByRole('button', { name: 'Use this address' }).press('Enter');
   await expect(own).toContainText('To set back when the work is done: second adapter had 10.48.8.2 255.255.248.0');
   await expectDemo(page, 0, -1);
-  await own.getByRole('button', { name: 'Set it back' }).press('Enter');
+  await own.getByRole('button', { name: 'Restore address' }).press('Enter');
   await expect(own).not.toContainText('To set back');
   await expectDemo(page);
   await expectStored(page);

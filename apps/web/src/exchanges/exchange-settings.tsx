@@ -92,7 +92,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
         )}
       {pass && (
         <span>
-          a pass: {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
+          poll cycle: {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
         </span>
       )}
       {exchange.kind === 'tag map' &&
@@ -140,15 +140,15 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
             key={end.id}
             onPress={() => dispatch(drop(`${exchange.name} without ${name(end.station)}`, 'end', end.id))}
           >
-            without {name(end.station)}
+            Remove {name(end.station)}
           </TextButton>
         ))}
       {exchange.kind !== 'service link' && (
         <Loss aria-label="On a lost link" role="group">
           On a lost link {select('the sinks', 'sinks', exchange.onLoss?.sinks ?? '', orUndecided(SINKS_ON_LOSS))}
           {select('the source', 'source', exchange.onLoss?.source ?? '', orUndecided(SOURCE_ON_LOSS))}
-          {select('outputs, back', 'back', exchange.onLoss?.back ?? '', orUndecided(ON_RETURN))}
-          {input('not sent again', 'notRepeated', exchange.onLoss?.notRepeated ?? '', 'nothing said', false)}
+          {select('outputs on reconnection', 'back', exchange.onLoss?.back ?? '', orUndecided(ON_RETURN))}
+          {input('not sent again', 'notRepeated', exchange.onLoss?.notRepeated ?? '', 'not set', false)}
         </Loss>
       )}
       {other && input('called', 'factName', facts.name, 'no name', false)}

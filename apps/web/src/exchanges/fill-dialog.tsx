@@ -24,7 +24,7 @@ export function FillDialog({ from, what, plan, onFill, onClose }: Props) {
   return (
     <AskDialog
       title={`Fill down from ${from}`}
-      take={!filled ? null : filled.clashes.length > 0 ? 'Fill all the same' : 'Fill'}
+      take={!filled ? null : filled.clashes.length > 0 ? 'Fill anyway' : 'Fill'}
       onTake={() => filled && onFill(filled, count)}
       onClose={onClose}
       outcome={

@@ -71,7 +71,7 @@ export function FollowDialog({ claim, item, onClose }: Props) {
       <Wide>
         <Dialog>
           <Heading slot="title" level={2} dir="auto">
-            The way of {start?.name ?? 'a value'} of {name}
+            Signal path: {start?.name ?? 'a value'} of {name}
           </Heading>
           <h3>It goes to</h3>
           <Hops hops={goes} samples={samples} nothing="Nothing takes it from there." />
@@ -84,7 +84,7 @@ export function FollowDialog({ claim, item, onClose }: Props) {
               <InlineInput
                 label="Most age allowed"
                 value={lane.mostAge ? `${lane.mostAge} ms` : ''}
-                placeholder="of any age"
+                placeholder="no limit"
                 onCommit={(text) => commit('Age allowed', [editLane(lane, 'mostAge', text)])}
               />{' '}
               old; its shortest signal lasts{' '}

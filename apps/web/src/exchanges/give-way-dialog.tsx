@@ -49,7 +49,7 @@ export function GiveWayDialog({ lane, ends, onGive, onClose }: Props) {
       <Wide>
         <Dialog>
           <Heading slot="title" level={2} dir="auto">
-            {laneName(project, lane)}: who gives way?
+            {laneName(project, lane)}: which end adapts?
           </Heading>
           <Two>
             {ends.map((end) => {
@@ -81,7 +81,7 @@ export function GiveWayDialog({ lane, ends, onGive, onClose }: Props) {
           </Two>
           <footer>
             <BoxButton autoFocus onPress={onClose}>
-              Leave it
+              Cancel
             </BoxButton>
           </footer>
         </Dialog>

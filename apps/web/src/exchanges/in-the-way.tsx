@@ -5,7 +5,7 @@ export function InTheWay({ clashes }: { clashes: readonly string[] }) {
   if (clashes.length === 0) return null;
   return (
     <>
-      <p>In the way:</p>
+      <p>Conflicts:</p>
       <ul>
         {clashes.slice(0, SHOWN).map((clash) => (
           <li key={clash}>{clash}</li>

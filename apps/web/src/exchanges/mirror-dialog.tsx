@@ -37,7 +37,7 @@ export function MirrorDialog({ project, exchange, ends: [left, right], onMirror,
         <>
           <p>
             {rows.length === 0
-              ? `Every lane that ${name(from)} has filled in is there at ${name(to)}, too.`
+              ? `${name(to)} already has every lane of ${name(from)}.`
               : `${name(to)} gets ${rows.length} ${rows.length === 1 ? 'lane' : 'lanes'}:`}
             {rows.length > 0 && known > 0 && ` the ${known} that it has stay as they are.`}
           </p>

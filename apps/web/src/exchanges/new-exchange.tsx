@@ -111,8 +111,8 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
               },
               EXCHANGE_KINDS.map((k) => ({ id: k, name: k })),
             )}
-            {choice(`Left, ${LEFT[kind] ?? rolesFor(kind)[0]}`, left, setLeft, stations)}
-            {choice(`Right, ${RIGHT[kind] ?? rolesFor(kind)[1]}`, right, setRight, stations)}
+            {choice(`Left station (${LEFT[kind] ?? rolesFor(kind)[0]})`, left, setLeft, stations)}
+            {choice(`Right station (${RIGHT[kind] ?? rolesFor(kind)[1]})`, right, setRight, stations)}
             {choice(
               'Protocol',
               protocol,
@@ -121,8 +121,8 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
             )}
             {problem && <p role="alert">{problem}</p>}
             <footer>
-              <BoxButton type="submit">Begin</BoxButton>
-              <BoxButton onPress={onClose}>Leave it</BoxButton>
+              <BoxButton type="submit">Create</BoxButton>
+              <BoxButton onPress={onClose}>Cancel</BoxButton>
             </footer>
           </Form>
         </Dialog>

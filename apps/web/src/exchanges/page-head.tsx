@@ -127,7 +127,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
             onChoose={(value) => put('protocol of its side', ['protocol'], value || null)}
           />
         )}
-        {word && <Quiet>its word: {word}</Quiet>}
+        {word && <Quiet>device term: {word}</Quiet>}
         {partner && <Quiet>{partner}</Quiet>}
         <InlineSelect
           label={`Swap of everything at ${name}`}

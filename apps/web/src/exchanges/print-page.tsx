@@ -193,7 +193,7 @@ export function PrintPage() {
 
 function Page({ cells }: { cells: PageCells | null }) {
   return SHEET_COLUMNS.map((column) => {
-    const second = { address: cells?.told?.text && `there ${cells.told.text}`, type: cells?.swap?.text }[
+    const second = { address: cells?.told?.text && `partner: ${cells.told.text}`, type: cells?.swap?.text }[
       column as string
     ];
     const header = column === 'length' && cells?.header?.text ? `header ${cells.header.text}` : second;

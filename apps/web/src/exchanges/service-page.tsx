@@ -22,7 +22,7 @@ const TOLD: readonly ToldFieldName[] = ['address', 'tcpPort', 'node', 'unit', 't
 const SHOWN: Shown = { kind: 'end', list: 'told', fields: [null, null, null, ...TOLD] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'tool', title: 'Tools on', names: true, track: 'minmax(110px, 1fr)' },
-  { id: 'station', title: 'Were told of', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'station', title: 'Target station', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'port', title: 'Reached at', track: 'minmax(110px, 1fr)' },
   ...TOLD.map((field) => ({
     id: field,

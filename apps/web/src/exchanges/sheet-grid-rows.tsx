@@ -234,7 +234,7 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
         return { ...wide('open', cells.open.text || 'open to others?'), options: OPENNESS, through };
       }
       if (column === 'address' && cells.told)
-        return wide('told', cells.told.text ? `there ${cells.told.text}` : 'there …');
+        return wide('told', cells.told.text ? `partner: ${cells.told.text}` : 'partner: …');
       if (column === 'length') return wide('header', cells.header?.text ? `header ${cells.header.text}` : '');
       if (column === 'type') return wide('swap', cells.swap?.text || '');
       return null;

@@ -32,7 +32,7 @@ export function ShiftDialog({ project, exchange, ends, onShift, onClose }: Props
   return (
     <AskDialog
       title="Shift all addresses of a page"
-      take={!shift || shift.changes.length === 0 ? null : shift.clashes.length > 0 ? 'Shift all the same' : 'Shift'}
+      take={!shift || shift.changes.length === 0 ? null : shift.clashes.length > 0 ? 'Shift anyway' : 'Shift'}
       onTake={() => shift && onShift(shift, name(choice.end))}
       onClose={onClose}
       outcome={

@@ -63,7 +63,7 @@ function Preview({ name, findings, onClose }: { name: string; findings: readonly
         <BoxButton autoFocus onPress={take}>
           Fix {count(fixed.length)}
         </BoxButton>
-        <BoxButton onPress={onClose}>Leave it</BoxButton>
+        <BoxButton onPress={onClose}>Cancel</BoxButton>
       </div>
     </Panel>
   );

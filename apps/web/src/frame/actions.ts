@@ -35,7 +35,7 @@ export function useActions(): Action[] {
     go('Go to Wiring', 'wiring'),
     go('Go to Profiles', 'profiles'),
     go('Go to Structures', 'structures'),
-    go('Bring in a hardware list', 'hardware-list'),
+    go('Import hardware list', 'hardware-list'),
     go('Go to Routes', 'routes'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Tags', 'tags'),

@@ -35,7 +35,7 @@ function words(value: Json | undefined): string {
 /** Without the ids that stand in the sentence of a refusal: nobody on the screen knows them. */
 function whatHappened(refusal: Refusal): string {
   if (refusal.code === 'not there') return 'What you edited was deleted';
-  if (refusal.code === 'dangling') return 'What you named in it was deleted';
+  if (refusal.code === 'dangling') return 'Your edit refers to a deleted item';
   return refusal.code === 'conflict' ? `Both change the same ${fieldWords(refusal.change.path)}` : refusal.sentence;
 }
 
@@ -59,7 +59,8 @@ export function ConflictDialog() {
             Changed by {met?.author ?? 'somebody else'} meanwhile
           </Heading>
           <p>
-            Your edit “{set.label}” meets {met ? `“${met.set.label}”` : 'another one'}. {whatHappened(refusal)}.
+            Your edit “{set.label}” conflicts with {met ? `“${met.set.label}”` : 'another one'}. {whatHappened(refusal)}
+            .
           </p>
           {mine && (
             <Values>
@@ -76,12 +77,12 @@ export function ConflictDialog() {
           {behind > 0 && <p>{behind === 1 ? 'One more edit waits' : `${behind} more edits wait`} for this.</p>}
           <Actions>
             <BoxButton autoFocus onPress={() => void dispatch(settle('theirs'))}>
-              {replaceable ? 'Keep what is stored' : 'Leave mine out'}
+              {replaceable ? 'Keep what is stored' : 'Discard mine'}
             </BoxButton>
-            {replaceable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Store mine</BoxButton>}
+            {replaceable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Overwrite with mine</BoxButton>}
             {droppable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Delete that, too</BoxButton>}
             {restorable && (
-              <BoxButton onPress={() => void dispatch(settle('put back'))}>Put it back, and store mine</BoxButton>
+              <BoxButton onPress={() => void dispatch(settle('put back'))}>Restore it and save mine</BoxButton>
             )}
             {canKeepBoth(project, set, refusal) && (
               <BoxButton onPress={() => void dispatch(settle('both'))}>Keep both</BoxButton>

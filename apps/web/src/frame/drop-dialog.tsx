@@ -72,7 +72,7 @@ export function DropDialog() {
           <Heading slot="title" level={2}>
             {label}
           </Heading>
-          <p>Others depend on it; one undo brings all of it back.</p>
+          <p>Other items depend on it. Undo restores everything.</p>
           <List>
             {reached.slice(0, MOST).map((one) => (
               <li key={one.id}>
@@ -86,7 +86,7 @@ export function DropDialog() {
             <BoxButton autoFocus onPress={() => dispatch(dropNow(label, kind, id))}>
               Delete
             </BoxButton>
-            <BoxButton onPress={leave}>Leave it</BoxButton>
+            <BoxButton onPress={leave}>Cancel</BoxButton>
           </Actions>
         </Dialog>
       </Panel>

@@ -164,9 +164,7 @@ export function FindBox() {
         }}
       />
       <List offset={2} placement="bottom end">
-        <ListBox
-          renderEmptyState={() => <Nothing>{ready ? `Nothing has “${query.trim()}” in it.` : 'Checking …'}</Nothing>}
-        >
+        <ListBox renderEmptyState={() => <Nothing>{ready ? `No match for “${query.trim()}”.` : 'Checking …'}</Nothing>}>
           {(one: Found) => {
             const [kind, text, detail] =
               'hit' in one

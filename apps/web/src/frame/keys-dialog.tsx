@@ -4,42 +4,9 @@ import { useLocation } from 'react-router';
 import styled from 'styled-components';
 import { BoxButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
+import keys from '../page/key-list.json';
 import { useKeys } from '../page/keys';
 import { Overlay, Panel } from '../page/overlay';
-
-type Keys = readonly (readonly [keys: string, does: string])[];
-
-const EVERYWHERE: Keys = [
-  ['Ctrl+K', 'find anything: a station, an address, a value, a finding, an action'],
-  ['Alt+Page Down, Alt+Page Up', 'the next and the previous finding, at its very cell'],
-  ['Alt+Enter', 'take the ready fix of the finding in the line below'],
-  ['Ctrl+I', 'explain the finding of the line below; on the sheet, the verdict at the cursor'],
-  ['Alt+R', 'the way to the station shown, or between the ends of the exchange shown'],
-  ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
-  ['F1', 'these keys'],
-];
-
-const TABLES: Keys = [
-  ['arrows, Home, End, Page Up, Page Down', 'move; with Ctrl to the first or last row'],
-  ['Shift and an arrow', 'choose a block of cells'],
-  ['Enter, F2, or typing', 'edit the cell; Escape leaves it as it was'],
-  ['Tab, Shift+Tab', 'the next and the previous cell'],
-  ['Delete', 'empty the chosen cells'],
-  ['Ctrl+C, Ctrl+V', 'copy to and paste from a spreadsheet'],
-  ['Ctrl+D', 'fill the chosen cells from the first row of them'],
-  ['Ctrl+Delete', 'take the row out, with all that depends on it'],
-];
-
-const SHEET: Keys = [
-  ['Space', 'open or close the values of a lane'],
-  ['Ctrl+J', 'where the value at the cursor goes, where it comes from, and whom a change reaches'],
-  ['Ctrl+G', 'which end gives way, with what that changes'],
-  ['Alt+M', 'fold the map away, or show it'],
-  ['on the map: arrows', 'to the next lane or value; up and down to the other end'],
-  ['on the map: Enter, Escape', 'into a lane, a value, its bytes; and out again'],
-  ['on the map: Space', 'to the row of the table that it stands for'],
-  ['Ctrl+P', 'print the sheet for the other side'],
-];
 
 const Wide = styled(Panel)`
   width: 1040px;
@@ -94,11 +61,8 @@ export function KeysDialog() {
   }, []);
   const sheet = /\/exchanges\/[^/]+/.test(pathname);
   const tables = sheet || /\/(exchanges|stations|wiring|profiles|structures|tags)/.test(pathname);
-  const parts: [string, Keys][] = [
-    ...(sheet ? [['On the two-ended sheet', SHEET] as [string, Keys]] : []),
-    ...(tables ? [['In every table', TABLES] as [string, Keys]] : []),
-    ['Everywhere', EVERYWHERE],
-  ];
+  const shown = (title: string) => title === 'Everywhere' || (title === 'On the two-ended sheet' ? sheet : tables);
+  const parts = Object.entries(keys).filter(([title]) => shown(title));
   return (
     <Overlay isOpen={open} isDismissable onOpenChange={setOpen}>
       <Wide>
@@ -107,11 +71,11 @@ export function KeysDialog() {
             Keys of this screen
           </Heading>
           <Columns>
-            {parts.map(([title, keys]) => (
+            {parts.map(([title, list]) => (
               <Part key={title}>
                 <h3>{title}</h3>
                 <dl>
-                  {keys.map(([key, does]) => (
+                  {list.map(([key = '', does = '']) => (
                     <div key={key} style={{ display: 'contents' }}>
                       <dt>{key}</dt>
                       <dd>{does}</dd>

@@ -37,18 +37,18 @@ export function PastLine() {
   if (id === null || past === null) return null;
   const words =
     past === 0
-      ? 'as it began'
+      ? 'initial revision'
       : view
         ? [view.label, view.author, formatWhen(view.made)].filter(Boolean).join(', ')
         : '';
   return (
     <Line>
       <span>
-        <strong>Revision {past}</strong> {words && `· ${words} `}· to read only
+        <strong>Revision {past}</strong> {words && `· ${words} `}· read-only
       </span>
       <Link to={`/p/${id}/history/${past}/newest`}>Compare with the newest</Link>
       <Link to={`/p/${id}/history`}>History</Link>
-      <Link to={pathname.replace(`@${past}`, '')}>To the newest</Link>
+      <Link to={pathname.replace(`@${past}`, '')}>Current revision</Link>
     </Line>
   );
 }

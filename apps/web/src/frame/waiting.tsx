@@ -15,7 +15,7 @@ export function Waiting() {
   const wait = `${pending} ${pending === 1 ? 'edit waits' : 'edits wait'}`;
   const words =
     sending === 'away' || sending === 'full'
-      ? `${sending === 'away' ? 'server away' : 'server’s disk full'}; ${wait} here`
+      ? `${sending === 'away' ? 'server not reachable' : 'server’s disk full'}; ${wait} here`
       : pending > 1
         ? `sending ${pending} edits`
         : left > 0

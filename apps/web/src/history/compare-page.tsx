@@ -140,8 +140,8 @@ export function ComparePage() {
             void navigate(`/p/${id}/history/${first || '0'}/${second || 'newest'}`);
           }}
         >
-          compare revision <Input name="from" aria-label="The one revision" inputMode="numeric" defaultValue={from} />{' '}
-          with <Input name="to" aria-label="The other revision" defaultValue={to} />
+          compare revision <Input name="from" aria-label="From revision" inputMode="numeric" defaultValue={from} /> with{' '}
+          <Input name="to" aria-label="To revision" defaultValue={to} />
           <BoxButton type="submit">Compare</BoxButton>
         </Choice>
         <p>

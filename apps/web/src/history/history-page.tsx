@@ -103,7 +103,7 @@ export function HistoryPage() {
         {list === null && !problem && <Empty role="status">Asking the server …</Empty>}
         <List>
           {list?.map(row)}
-          {list && !more && row({ revision: 0, made: '', author: null, label: 'as it began' })}
+          {list && !more && row({ revision: 0, made: '', author: null, label: 'initial revision' })}
         </List>
         {more && <TextButton onPress={() => void load(list!.at(-1)!.revision)}>Show earlier ones</TextButton>}
       </Section>

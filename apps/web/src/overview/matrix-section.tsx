@@ -132,7 +132,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
   );
   const button = (cell: MatrixCell) => {
     const key = keyOf(cell);
-    const held = cell.heldUp ? ', held up by a Blocker' : '';
+    const held = cell.heldUp ? ', blocked' : '';
     return (
       <Cell
         type="button"
@@ -212,7 +212,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
       )}
       <Legend>
         bytes as the source states them, with the worst verdict of {whole ? 'its ways from end to end' : 'the lanes'};
-        underlined: the lanes agree, but a Blocker elsewhere holds them up
+        underlined: the lanes agree, but a Blocker elsewhere prevents transfer
         {unchecked.size > 0 && `; ${unchecked.size} ${unchecked.size === 1 ? 'lane' : 'lanes'} unchecked`}
       </Legend>
       {open && <OpenedCell cell={open} title={`${name(open.source)} to ${name(open.sink)}`} />}

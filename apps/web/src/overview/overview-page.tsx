@@ -106,7 +106,7 @@ export function OverviewPage() {
                       {first ? (
                         <Link to={linkToFinding(project, projectId, first)}>{textOf(first).headline}</Link>
                       ) : (
-                        'nothing to mend'
+                        'no findings'
                       )}
                     </span>
                   </li>
@@ -137,7 +137,7 @@ export function OverviewPage() {
                       {verdicts.length === 0 &&
                         (project.get('exchange', exchange)?.kind === 'service link' ? 'moves no data' : 'no lanes yet')}
                     </span>
-                    <span>{heldUp && <Differs>held up by a Blocker</Differs>}</span>
+                    <span>{heldUp && <Differs>blocked</Differs>}</span>
                   </li>
                 ))}
               </Lanes>

@@ -52,7 +52,7 @@ export function NameDialog({ title, text, label, initial, action, onName, onClos
             {problem && <p role="alert">{problem}</p>}
             <div>
               <BoxButton type="submit">{action}</BoxButton>
-              <BoxButton onPress={() => onClose(false)}>Leave it</BoxButton>
+              <BoxButton onPress={() => onClose(false)}>Cancel</BoxButton>
             </div>
           </Form>
         </Dialog>

@@ -133,7 +133,7 @@ export function ProjectsPage() {
         {projects === null && !problem && <Empty role="status">Asking the server …</Empty>}
         {projects?.length === 0 && (
           <Empty>
-            No project yet. Begin one, bring in a project file, or open the demo: a cold store whose five suppliers’
+            No project yet. Begin one, import a project file, or open the demo: a cold store whose five suppliers’
             controls do not quite agree.
           </Empty>
         )}
@@ -147,7 +147,7 @@ export function ProjectsPage() {
               {p.tally ? <Counts tally={p.tally} all /> : <span>checking …</span>}
               <span>
                 <a href={api.fileAddress(p.id)} download style={{ font: 'inherit' }}>
-                  Save as file
+                  Export
                 </a>
                 <TextButton aria-label={`Rename ${p.name}`} onPress={() => setRenaming(p)}>
                   Rename
@@ -187,7 +187,7 @@ export function ProjectsPage() {
               if (file) setJob({ title: `Bringing in ${file.name}`, start: () => api.importFile(file) });
             }}
           >
-            <BoxButton>Bring in a project file</BoxButton>
+            <BoxButton>Import project file</BoxButton>
           </FileTrigger>
         </Actions>
         {problem && (
@@ -239,7 +239,7 @@ export function ProjectsPage() {
       {deleting && (
         <NameDialog
           title={`Delete ${deleting.name}`}
-          text="The project and its history go for good. Type its name to delete it."
+          text="The project and its history are deleted permanently. Type its name to delete it."
           label="Name of the project"
           initial=""
           action="Delete"

@@ -61,9 +61,9 @@ export function HelpersGrid({ route }: { route: Route }) {
     },
   });
   return (
-    <Section aria-label="What has to be drawn in">
+    <Section aria-label="Temporary placeholder stations">
       <SectionHead>
-        <h2>What has to be drawn in, and taken out again</h2>
+        <h2>Temporary placeholder stations</h2>
         <p>planned, then found there, then removed when the work is done</p>
       </SectionHead>
       {missing.map(({ station, standsFor, drawnAs, address }) => (

@@ -15,7 +15,7 @@ const columnsFor = (holds: boolean): readonly GridColumn[] => [
   { id: 'address', title: 'Address', track: '100px' },
   { id: 'lets', title: 'Lets through', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'must', title: 'What must be true', names: true, track: 'minmax(260px, 2.6fr)' },
-  { id: 'is', title: 'Is it', names: true, track: holds ? '60px' : 'minmax(160px, 1.9fr)' },
+  { id: 'is', title: 'Result', names: true, track: holds ? '60px' : 'minmax(160px, 1.9fr)' },
 ];
 
 interface Props {

@@ -20,9 +20,9 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'must', title: 'Expected', track: '122px' },
   { id: 'to', title: 'The other', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'traffic', title: 'With', track: '122px' },
-  { id: 'holds', title: 'Holds', track: '60px' },
+  { id: 'holds', title: 'Met', track: '60px' },
   { id: 'why', title: 'Through what, or what stops it', names: true, track: 'minmax(200px, 2fr)' },
-  { id: 'back', title: 'The other way round', names: true, track: 'minmax(160px, 1.6fr)' },
+  { id: 'back', title: 'Return path', names: true, track: 'minmax(160px, 1.6fr)' },
   { id: 'reason', title: 'Reason', names: true, track: 'minmax(110px, 1fr)' },
 ];
 
@@ -74,7 +74,7 @@ export function ReachGrid({ ways }: { ways: Ways | null }) {
   });
   return (
     <SmallGrid
-      label="Who must, and must not, reach whom"
+      label="Required and forbidden access"
       {...table}
       link={link}
       onDrop={(id) =>

@@ -149,7 +149,7 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
       <Scroll>
         <Section aria-label="Hop by hop">
           <SectionHead>
-            <h2>{best ? 'Hop by hop' : 'The nearest thing to a way'}</h2>
+            <h2>{best ? 'Hop by hop' : 'Closest partial route'}</h2>
             <p>{best ? 'what must be true at each hop, and whether it is' : why}</p>
             <label style={{ marginLeft: 'auto' }}>
               <input type="checkbox" checked={each} onChange={(event) => setEach(event.target.checked)} /> each
@@ -158,7 +158,7 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
           </SectionHead>
           {shown && <WayPicture hops={shown.hops} />}
           {nearest && (
-            <Missing aria-label="What would make it a way">
+            <Missing aria-label="What would complete the route">
               {wouldMakeOne(project, nearest, route.traffic).map((one, i) => (
                 <li key={i}>{one}</li>
               ))}
@@ -266,7 +266,7 @@ function Asking({ project, route, onChange, onKeep }: AskingProps) {
           ))}
         </Select>
       </label>
-      {onKeep && <BoxButton onPress={onKeep}>Keep it as a route</BoxButton>}
+      {onKeep && <BoxButton onPress={onKeep}>Save route</BoxButton>}
     </Asked>
   );
 }

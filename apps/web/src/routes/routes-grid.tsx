@@ -17,8 +17,8 @@ import { useAppDispatch, useStateOf } from '../store/store';
 const FIELDS = ['from', 'to', 'port', 'traffic', null, 'stated', 'comment'] as const;
 const SHOWN: Shown = { kind: 'route', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'from', title: 'Who asks', names: true, track: 'minmax(110px, 1fr)' },
-  { id: 'to', title: 'Who is asked', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'from', title: 'From', names: true, track: 'minmax(110px, 1fr)' },
+  { id: 'to', title: 'To', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'port', title: 'Own port', names: true, track: 'minmax(100px, 0.9fr)' },
   { id: 'traffic', title: 'For', track: '122px' },
   { id: 'way', title: 'Way', names: true, track: 'minmax(180px, 1.8fr)' },

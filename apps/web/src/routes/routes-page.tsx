@@ -20,9 +20,9 @@ export function RoutesPage() {
         </p>
       </PageTitle>
       <Scroll>
-        <Section aria-label="Who asks whom, through what">
+        <Section aria-label="Routes between stations">
           <SectionHead>
-            <h2>Who asks whom, through what</h2>
+            <h2>Routes between stations</h2>
             <p>Enter on the way opens it hop by hop</p>
           </SectionHead>
           {routes.length === 0 && (
@@ -33,9 +33,9 @@ export function RoutesPage() {
           )}
           <RoutesGrid ways={ways} />
         </Section>
-        <Section aria-label="Who must, and must not, reach whom">
+        <Section aria-label="Required and forbidden access">
           <SectionHead>
-            <h2>Who must, and must not, reach whom</h2>
+            <h2>Required and forbidden access</h2>
             <p>with gateways, subnets, and what passes what</p>
           </SectionHead>
           <ReachGrid ways={ways} />

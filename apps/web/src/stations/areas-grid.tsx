@@ -18,11 +18,11 @@ const SHOWN: Shown = { kind: 'area', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Area', fills: 'series', track: 'minmax(140px, 1fr)' },
   { id: 'kind', title: 'Kind', track: '150px' },
-  { id: 'wordBits', title: 'Bits a word', track: '90px', right: true },
+  { id: 'wordBits', title: 'Bits per word', track: '90px', right: true },
   { id: 'words', title: 'Words', track: '90px', right: true },
   { id: 'writers', title: 'Written also by', track: 'minmax(160px, 1fr)' },
   { id: 'range', title: 'Addresses', track: 'minmax(160px, 1fr)' },
-  { id: 'lastWord', title: 'Who has the last word', track: 'minmax(130px, 0.8fr)' },
+  { id: 'lastWord', title: 'Priority on conflict', track: 'minmax(130px, 0.8fr)' },
 ];
 
 /** The addressable memory of a station. */

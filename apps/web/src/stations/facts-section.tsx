@@ -81,30 +81,28 @@ export function FactsSection({ station }: { station: Station }) {
   return (
     <>
       <SectionHead>
-        <h2>What it is</h2>
+        <h2>Identification</h2>
         <p>
           {host !== '' && `it runs on ${host}, so its addresses are those of ${host}; `}
-          {seen
-            ? `seen ${seen.state} by ${seen.by || 'somebody'}, ${formatWhen(seen.at)}`
-            : 'nobody has said yet what it does'}
+          {seen ? `seen ${seen.state} by ${seen.by || 'somebody'}, ${formatWhen(seen.at)}` : 'state not recorded'}
         </p>
       </SectionHead>
       <List>
         {field('Roles', 'roles', station.roles.join(', '), ROLES[0])}
-        {field('Type', 'typeText', station.typeText ?? '', 'not said')}
+        {field('Type', 'typeText', station.typeText ?? '', 'not set')}
         {field('Acts as', 'actsAs', station.actsAs ?? '', 'nothing else')}
-        {field('Order code', 'orderCode', station.orderCode ?? '', 'not said', true)}
-        {field('Revision', 'revision', station.revision ?? '', 'not said', true)}
-        {field('Firmware', 'firmware', firmwareText(station), 'not said', true)}
-        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', 'not said', true)}
+        {field('Order code', 'orderCode', station.orderCode ?? '', 'not set', true)}
+        {field('Revision', 'revision', station.revision ?? '', 'not set', true)}
+        {field('Firmware', 'firmware', firmwareText(station), 'not set', true)}
+        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', 'not set', true)}
         {field('Runs on', 'runsOn', host, 'hardware of its own')}
         {field('Profile', 'profile', profile, inOrder(project, 'profile')[0]?.name ?? 'none')}
         {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
         {field('Party', 'party', station.party, PARTIES[0])}
         {field('Taken from', 'takenFrom', takenFromText(station), 'this project')}
         {station.takenFrom && field('Newest there', 'newest', station.takenFrom.newest ?? '', 'not known', true)}
-        {field('Access', 'guard', station.guard ?? '', 'not said')}
-        {field('Lets others do', 'fromOutside', station.fromOutside ?? '', 'not said')}
+        {field('Access', 'guard', station.guard ?? '', 'not set')}
+        {field('Remote access', 'fromOutside', station.fromOutside ?? '', 'not set')}
         {field('Comment', 'comment', station.comment ?? '', 'none')}
         <div>
           <dt>Seen</dt>
@@ -113,7 +111,7 @@ export function FactsSection({ station }: { station: Station }) {
               label="Seen"
               value={seen?.state ?? ''}
               options={[
-                { value: '', text: 'not looked yet' },
+                { value: '', text: 'not recorded' },
                 ...RUN_STATES.map((state) => ({ value: state as string, text: state })),
               ]}
               onChoose={(state) => {

@@ -54,13 +54,13 @@ const Row = styled.div`
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'line', title: 'Row', track: '48px', right: true },
-  { id: 'what', title: 'Becomes', track: '96px' },
+  { id: 'what', title: 'Action', track: '96px' },
   { id: 'station', title: 'Station', names: true, track: 'minmax(96px, 1fr)' },
   { id: 'slot', title: 'Slot', track: '48px', right: true },
   { id: 'code', title: 'Order code', track: '110px' },
   { id: 'name', title: 'Module', names: true, track: 'minmax(150px, 1.5fr)' },
   { id: 'kind', title: 'Kind', track: '130px' },
-  { id: 'why', title: 'What differs, or why not', track: 'minmax(220px, 2.4fr)' },
+  { id: 'why', title: 'Difference or reason', track: 'minmax(220px, 2.4fr)' },
 ];
 
 /** A hardware list: pasted or brought in, its columns shown and corrected, compared with the plan, taken in as one step. */
@@ -101,7 +101,7 @@ export function HardwareListPage() {
     if (!plan || plan.changes.length === 0) return;
     const refusal = dispatch(edit(`Hardware list: ${summary(plan)}`, plan.changes));
     if (refusal !== null) return;
-    dispatch(projectSlice.actions.noticed(`Taken in: ${summary(plan)}. One undo takes it back.`));
+    dispatch(projectSlice.actions.noticed(`Imported: ${summary(plan)}. One undo takes it back.`));
     void navigate(`/p/${projectId}/stations`);
   }
   const held = plan !== null && plan.faults.length > 0 && !leaveOut;
@@ -122,7 +122,7 @@ export function HardwareListPage() {
         />
         <Row>
           <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', '.xlsx']} onSelect={bringIn}>
-            <BoxButton>Bring in a file …</BoxButton>
+            <BoxButton>Import file …</BoxButton>
           </FileTrigger>
           {sheets.length > 0 && <BoxButton onPress={() => setSheets([])}>Leave the file</BoxButton>}
           {sheets.length > 1 && (
@@ -163,7 +163,7 @@ export function HardwareListPage() {
       )}
       {plan && (
         <>
-          <Section aria-label="What would come of it">
+          <Section aria-label="Preview">
             <SectionHead>
               <h2>{summary(plan)}</h2>
               <p>{plan.aside.length > 0 && `${plan.aside.length} rows are no modules and are set aside`}</p>
@@ -176,7 +176,7 @@ export function HardwareListPage() {
                     </label>
                   )}
                   <BoxButton isDisabled={held || plan.changes.length === 0} onPress={take}>
-                    Take it in
+                    Import
                   </BoxButton>
                 </Row>
               </span>

@@ -37,14 +37,14 @@ const FIELDS: readonly (LandingColumn | null)[] = [
 const SHOWN: Shown = { kind: 'landing', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'module', title: 'Module', names: true, track: 'minmax(170px, 1.4fr)' },
-  { id: 'role', title: 'It is', track: '70px' },
+  { id: 'role', title: 'Role', track: '70px' },
   { id: 'slot', title: 'Slot', track: '48px', right: true },
   { id: 'orderCode', title: 'Order code', track: '96px' },
   { id: 'accepted', title: 'Accepts', track: 'minmax(90px, 1fr)' },
   { id: 'inputs', title: 'In', track: '60px', right: true },
-  { id: 'inputsAt', title: 'In lands at', track: '96px' },
+  { id: 'inputsAt', title: 'Input address', track: '96px' },
   { id: 'outputs', title: 'Out', track: '60px', right: true },
-  { id: 'outputsAt', title: 'Out lands at', track: '96px' },
+  { id: 'outputsAt', title: 'Output address', track: '96px' },
   { id: 'description', title: 'Description', track: 'minmax(80px, 0.8fr)' },
   { id: 'point', title: 'First point', track: 'minmax(110px, 1fr)' },
 ];
@@ -120,7 +120,7 @@ export function LandingsGrid({ station }: { station: string }) {
         const before = landing && { ...landing };
         if (before) {
           const changes = [{ kind: 'landing' as const, id, path: [], before: before as never }];
-          commit('Claim it no more', [{ changes, problem: null }]);
+          commit('Delete assignment', [{ changes, problem: null }]);
         }
       }}
     />

@@ -42,7 +42,7 @@ const Byte = styled(Code)`
 const RULES: readonly { field: keyof LayoutRule; label: string; words: readonly string[] }[] = [
   { field: 'byteOrder', label: 'bytes in a word', words: BYTE_ORDERS },
   { field: 'registerOrder', label: 'words of a longer value', words: REGISTER_ORDERS },
-  { field: 'boolPacking', label: 'one BOOL a', words: BOOL_PACKINGS },
+  { field: 'boolPacking', label: 'one BOOL per', words: BOOL_PACKINGS },
   { field: 'boolNumbering', label: 'BOOLs numbered', words: NUMBERINGS },
   { field: 'stringHeader', label: 'before a text', words: STRING_HEADERS },
   { field: 'characters', label: 'one character a', words: CHARACTER_SIZES },

@@ -23,11 +23,11 @@ export function ModuleTypedIn({ station }: { station: Station }) {
         <p>
           {wrong.length === 0
             ? `${copies.length} slots and order codes are entered as they are`
-            : `${wrong.length} of ${copies.length} not so`}
+            : `${wrong.length} of ${copies.length} differ`}
         </p>
         {copies.length > wrong.length && (
           <TextButton aria-expanded={all} onPress={() => setAll(!all)}>
-            {all ? 'Show those that are not so' : 'Show all to tick'}
+            {all ? 'Show those that differ' : 'Show all to tick'}
           </TextButton>
         )}
       </SectionHead>

@@ -21,7 +21,7 @@ export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
   return (
     <AskDialog
       title={title}
-      take="Do it"
+      take="Move module"
       onTake={() => onTake(along)}
       onClose={onClose}
       outcome={

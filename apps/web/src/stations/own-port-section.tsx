@@ -39,7 +39,7 @@ export function OwnPortSection({ station }: { station: Station }) {
   return (
     <>
       <SectionHead>
-        <h2>Its own port</h2>
+        <h2>Adapter to use</h2>
         <p>which adapter to plug in where, and on which address</p>
       </SectionHead>
       {advice.length === 0 && <p>It has no adapter for a network yet.</p>}
@@ -66,7 +66,7 @@ export function OwnPortSection({ station }: { station: Station }) {
                   ]);
                 }}
               >
-                Plan that
+                Use this address
               </TextButton>
             )}
             {others.map((other) => (
@@ -87,7 +87,7 @@ export function OwnPortSection({ station }: { station: Station }) {
                 if (changes) commit(`${port.name}: back to ${setting.was}`, [{ changes, problem: null }]);
               }}
             >
-              Set it back
+              Restore address
             </TextButton>
           </li>
         ))}

@@ -19,7 +19,7 @@ export function OwnerMapPage() {
     { id: 'module', title: 'Module', track: 'minmax(150px, 1.4fr)' },
     { id: 'kind', title: 'Kind', track: '150px' },
     ...map.controllers.map((c) => ({ id: c.id, title: c.name, track: 'minmax(84px, 1fr)' })),
-    { id: 'notice', title: 'To notice', track: 'minmax(150px, 1.4fr)' },
+    { id: 'notice', title: 'Remark', track: 'minmax(150px, 1.4fr)' },
   ];
   const rows = map.rows.map(({ station, rack, module, roles, notice }, i): GridRow => {
     const first = map.rows[i - 1]?.rack.id !== rack.id;

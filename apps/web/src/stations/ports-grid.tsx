@@ -61,20 +61,20 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'purpose', title: 'Purpose', track: '88px' },
   { id: 'tcpPort', title: 'Listens on TCP port', track: '136px', right: true },
   { id: 'unit', title: 'Unit', track: '44px', right: true },
-  { id: 'how', title: 'Address set', track: '84px' },
+  { id: 'how', title: 'Address source', track: '84px' },
   { id: 'enabled', title: 'Enabled', track: '56px' },
   { id: 'deviceName', title: 'Device name', track: 'minmax(96px, 1fr)' },
   { id: 'hardware', title: 'Hardware address', track: '120px' },
   { id: 'former', title: 'Former addresses', track: 'minmax(104px, 1fr)' },
   { id: 'further', title: 'Further addresses', track: 'minmax(120px, 1fr)' },
-  { id: 'off', title: 'Switched off', track: 'minmax(96px, 1fr)' },
-  { id: 'takes', title: 'Takes only', track: 'minmax(110px, 1fr)' },
+  { id: 'off', title: 'Disabled protocols', track: 'minmax(96px, 1fr)' },
+  { id: 'takes', title: 'Permitted traffic', track: 'minmax(110px, 1fr)' },
   { id: 'tunnel', title: 'Tunnel, its pool', track: '210px' },
 ];
 /** Of an engineer's computer besides. */
 const ADAPTER_COLUMNS: readonly GridColumn[] = [
   { id: 'bridgedTo', title: 'Bridged to', track: 'minmax(110px, 1fr)' },
-  { id: 'recognised', title: 'Told apart by', track: 'minmax(110px, 1fr)' },
+  { id: 'recognised', title: 'Identified by', track: 'minmax(110px, 1fr)' },
 ];
 
 /** How a station is wired. */

@@ -44,14 +44,14 @@ export function RackHead({ rack }: { rack: Rack }) {
             Divide it into zones
           </TextButton>
         )}
-        <TextButton onPress={() => dispatch(drop('Take the rack out', 'rack', rack.id))}>Take the rack out</TextButton>
+        <TextButton onPress={() => dispatch(drop('Delete rack', 'rack', rack.id))}>Delete rack</TextButton>
       </SectionHead>
       <Facts>
         {field('size', 'slots', String(rack.size))} slots, numbered from{' '}
         {field('first', 'first slot', String(rack.first))}; gaps allowed:{' '}
         {field('gaps', 'gaps allowed', rack.gaps ? 'yes' : 'no')}; addresses follow the slots:{' '}
         {field('addressesFollow', 'addresses follow', rack.addressesFollow ? 'yes' : 'no')}; slots found:{' '}
-        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not looked')}; its
+        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not recorded')}; its
         base takes: {field('takes', 'order codes it takes', rack.takes.join(', '), 'any order code')}
       </Facts>
     </>

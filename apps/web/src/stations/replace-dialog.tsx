@@ -15,7 +15,7 @@ export function ReplaceDialog({ title, plan, onTake, onClose }: Props) {
   return (
     <AskDialog
       title={title}
-      take="Replace it"
+      take="Change profile"
       onTake={onTake}
       onClose={onClose}
       outcome={

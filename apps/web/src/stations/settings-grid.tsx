@@ -15,14 +15,14 @@ import { useEdits } from '../store/use-edits';
 const FIELDS: readonly (SettingColumn | null)[] = [null, null, 'found', 'state', 'how', 'firmware', 'was', null];
 const SHOWN: Shown = { kind: 'setting', fields: FIELDS };
 const COLUMNS: readonly GridColumn[] = [
-  { id: 'what', title: 'To be set', names: true, track: 'minmax(230px, 1.8fr)' },
+  { id: 'what', title: 'Setting', names: true, track: 'minmax(230px, 1.8fr)' },
   { id: 'planned', title: 'Planned', track: 'minmax(120px, 1fr)' },
   { id: 'found', title: 'Found', track: 'minmax(110px, 1fr)' },
   { id: 'state', title: 'Sent', track: '160px' },
   { id: 'how', title: 'How it is changed', track: '160px' },
   { id: 'firmware', title: 'With firmware', track: '96px' },
-  { id: 'was', title: 'To set back to', track: 'minmax(110px, 1fr)' },
-  { id: 'said', title: 'Said by', track: 'minmax(130px, 1fr)' },
+  { id: 'was', title: 'Restore to', track: 'minmax(110px, 1fr)' },
+  { id: 'said', title: 'Recorded by', track: 'minmax(130px, 1fr)' },
 ];
 
 /** Every value that has to be got into this station, whether it was sent since it changed, and whether it is in force. */
@@ -73,9 +73,7 @@ export function SettingsGrid({ station }: { station: Station }) {
       {...table}
       link={link}
       onDrop={(id) =>
-        commit('Forget what is said of a setting', [
-          { changes: dropWithDependents(project, 'setting', id), problem: null },
-        ])
+        commit('Clear setting status', [{ changes: dropWithDependents(project, 'setting', id), problem: null }])
       }
     />
   );

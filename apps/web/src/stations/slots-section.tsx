@@ -45,7 +45,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'inputs', title: 'In', track: '88px', right: true },
   { id: 'outputs', title: 'Out', track: '88px', right: true },
   { id: 'dial', title: 'Dial', track: '48px', right: true },
-  { id: 'landings', title: 'Who says what of it', track: 'minmax(220px, 2fr)' },
+  { id: 'landings', title: 'Assigned to', track: 'minmax(220px, 2fr)' },
 ];
 
 interface Asked {

@@ -70,11 +70,11 @@ export function StationPage() {
           Setting card
         </Link>
         <span>
-          touch it: <Counts tally={tallyOf(touching)} all />
+          Findings: <Counts tally={tallyOf(touching)} all />
         </span>
       </PageTitle>
       <Scroll>
-        <Section aria-label="What it is">
+        <Section aria-label="Identification">
           <FactsSection station={station} />
         </Section>
         <Section aria-label="Ports">
@@ -85,7 +85,7 @@ export function StationPage() {
           <PortsGrid station={id} />
         </Section>
         {station.roles.includes('workstation') && (
-          <Section aria-label="Its own port">
+          <Section aria-label="Adapter to use">
             <OwnPortSection station={station} />
           </Section>
         )}

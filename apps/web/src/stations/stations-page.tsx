@@ -115,7 +115,7 @@ export function StationsPage() {
           Owner map
         </Link>
         <Link to={`/p/${projectId}/profiles`}>Profiles</Link>
-        <Link to={`/p/${projectId}/hardware-list`}>Bring in a hardware list</Link>
+        <Link to={`/p/${projectId}/hardware-list`}>Import hardware list</Link>
       </PageTitle>
       <Grid
         label="Stations"

@@ -30,9 +30,9 @@ export function BringOut({ station }: { station: Station }) {
     }
   }
   return (
-    <Select aria-label="Bring out as a file" value="" onChange={(event) => void write(event.target.value as Format)}>
+    <Select aria-label="Export as a file" value="" onChange={(event) => void write(event.target.value as Format)}>
       <option value="" disabled>
-        Bring out …
+        Export …
       </option>
       {FORMATS.map((format) => (
         <option key={format}>{format}</option>

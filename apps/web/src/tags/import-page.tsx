@@ -145,8 +145,8 @@ export function ImportPage() {
     };
     const changes = importChanges(project, id, read.list.value, plan, source, { without, drop }, newId);
     const words = planWords(read.list.value, plan, { without, drop });
-    if (dispatch(edit(`Bring in ${file.name}: ${words}`, changes)) !== null) return;
-    dispatch(projectSlice.actions.noticed(`Taken in: ${words}. One undo takes it back.`));
+    if (dispatch(edit(`Import ${file.name}: ${words}`, changes)) !== null) return;
+    dispatch(projectSlice.actions.noticed(`Imported: ${words}. One undo takes it back.`));
     void navigate(`/p/${projectId}/tags/${id}`);
   }
   const list = read?.list.ok ? read.list.value : null;
@@ -213,7 +213,7 @@ export function ImportPage() {
       )}
       {shown && (
         <>
-          <Section aria-label="What would come of it">
+          <Section aria-label="Preview">
             <SectionHead>
               <h2>{planWords(shown.list, shown.plan, { without, drop })}</h2>
               <p>
@@ -233,7 +233,7 @@ export function ImportPage() {
                     onPress={take}
                     isDisabled={!shown.plan.becomes.some((code) => TAKEN.includes(BECOMES[code]!))}
                   >
-                    Take it in
+                    Import
                   </BoxButton>
                 </Row>
               </span>

@@ -16,12 +16,12 @@ import type { GridCell, GridColumn, GridRow } from '../grid/types';
 export const IMPORT_COLUMNS: readonly GridColumn[] = [
   { id: 'line', title: 'Row', track: '56px', right: true },
   { id: 'take', title: 'Take', track: '60px' },
-  { id: 'what', title: 'Becomes', track: '86px' },
+  { id: 'what', title: 'Action', track: '86px' },
   { id: 'name', title: 'Tag', names: true, track: 'minmax(150px, 1.2fr)' },
   { id: 'type', title: 'Type', track: '120px' },
   { id: 'place', title: 'Address, asks for', names: true, track: '130px' },
   { id: 'bound', title: 'Bound to', names: true, track: 'minmax(130px, 1fr)' },
-  { id: 'why', title: 'What differs, or why not', track: 'minmax(200px, 2fr)' },
+  { id: 'why', title: 'Difference or reason', track: 'minmax(200px, 2fr)' },
 ];
 
 /** How many rows become what, of those that are not left out; `aside` are those that are. */

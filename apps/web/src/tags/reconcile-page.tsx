@@ -48,7 +48,7 @@ const COLUMNS = (mine: string, theirs: string): GridColumn[] => [
   { id: 'theirs', title: `${theirs} has`, names: true, track: 'minmax(170px, 1.2fr)' },
   { id: 'theirType', title: 'Type', track: '110px' },
   { id: 'where', title: 'Where', track: '110px' },
-  { id: 'score', title: 'Sure', track: '60px', right: true },
+  { id: 'score', title: 'Match, %', track: '60px', right: true },
   { id: 'why', title: 'In what they differ', track: 'minmax(150px, 1fr)' },
   { id: 'do', title: 'Do', track: '80px' },
 ];
@@ -127,11 +127,11 @@ export function ReconcilePage() {
     <>
       <PageTitle>
         <h1>
-          {mine} and {theirs}, face to face
+          Match tags: {mine} and {theirs}
         </h1>
-        <p>{found ? countWords(found) : 'comparing …'}</p>
+        <p>{found ? countWords(found, mine, theirs) : 'comparing …'}</p>
       </PageTitle>
-      <Tools role="toolbar" aria-label="Face to face">
+      <Tools role="toolbar" aria-label="Match tags">
         <label>
           matched
           <Select value={by} onChange={(event) => choose('by', event.target.value)}>
@@ -172,7 +172,7 @@ export function ReconcilePage() {
         </span>
       </Tools>
       <Grid
-        label={`${mine} and ${theirs}, face to face`}
+        label={`Match tags: ${mine} and ${theirs}`}
         main
         columns={COLUMNS(mine, theirs)}
         rows={found ? rowsOf(found) : []}
@@ -223,13 +223,13 @@ export function ReconcilePage() {
   }
 }
 
-function countWords({ counts }: Reconciled): string {
+function countWords({ counts }: Reconciled, mine: string, theirs: string): string {
   return [
     `${counts.bound} bound`,
     `${counts.matched} matched`,
     `${counts.nearly} nearly`,
-    `${counts['left over']} left over here`,
-    `${counts['not asked for']} not asked for there`,
+    `${counts['left over']} unmatched at ${mine}`,
+    `${counts['not asked for']} unmatched at ${theirs}`,
     `${counts['not used']} not used`,
   ].join(', ');
 }

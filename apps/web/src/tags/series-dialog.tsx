@@ -57,7 +57,7 @@ export function SeriesDialog({ station, series, onClose }: Props) {
   const taken = plan?.tags.filter((tag) => tag.taken) ?? [];
   const gone = plan?.gone ?? [];
   const fits = plan !== null && problems.length === 0 && !plan.noDigits;
-  const word = series ? 'Change it' : `Make ${fresh.length} tags`;
+  const word = series ? 'Update series' : `Make ${fresh.length} tags`;
   return (
     <AskDialog
       title={series ? `The series ${series.sample}` : `A series of ${station.name}`}

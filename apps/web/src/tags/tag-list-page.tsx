@@ -125,7 +125,7 @@ export function TagListPage() {
         <p>
           {tags.length === 1 ? '1 tag' : `${tags.length} tags`}
           {points &&
-            `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} left over`}
+            `, ${points.bound.length} bound, ${points.notUsed.length} not used, ${points.open.length} unmatched`}
           {filter !== '' && `, ${rows.length - 1} with “${filter}” in their name`}
         </p>
       </PageTitle>
@@ -144,18 +144,18 @@ export function TagListPage() {
         <span>
           {maps.map((exchange) => (
             <Link key={exchange.id} to={to(`tags/${id}/with/${exchange.id}`)}>
-              Face to face: {exchange.name}
+              Match tags: {exchange.name}
             </Link>
           ))}
           {hasOwnAddresses(project, id) && <Link to={to(`tags/${id}/images`)}>Images</Link>}
           <TextButton onPress={() => setAsked(true)}>New series</TextButton>
-          <TextButton onPress={() => void navigate(to(`tags/${id}/bring-in`))}>Bring in a file</TextButton>
+          <TextButton onPress={() => void navigate(to(`tags/${id}/bring-in`))}>Import file</TextButton>
           <BringOut station={station} />
         </span>
       </Tools>
       {tags.length === 0 && (
         <Empty>
-          {station.name} has no tags yet. Bring in its list as it is (CSV, XLSX, PLCopen XML or declarations of IEC
+          {station.name} has no tags yet. Import its list as it is (CSV, XLSX, PLCopen XML or declarations of IEC
           61131-3), make a series from a sample name, or type the first below.
         </Empty>
       )}

@@ -14,7 +14,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'tags', title: 'Tags', track: '70px', right: true },
   { id: 'bound', title: 'Bound', track: '70px', right: true },
   { id: 'waived', title: 'Not used', track: '76px', right: true },
-  { id: 'left', title: 'Left over', track: '76px', right: true },
+  { id: 'left', title: 'Unmatched', track: '76px', right: true },
   { id: 'internal', title: 'Internal', track: '76px', right: true },
   { id: 'from', title: 'Last brought in', names: true, track: 'minmax(180px, 1.4fr)' },
 ];

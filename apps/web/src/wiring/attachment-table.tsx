@@ -118,7 +118,7 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
       show: (
         <Shown>
           <Code>{withMask(loose) || 'no address'}</Code>
-          <small>attached to nothing</small>
+          <small>not connected</small>
         </Shown>
       ),
       look: withMask(loose),

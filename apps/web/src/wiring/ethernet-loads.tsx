@@ -68,7 +68,7 @@ export function EthernetLoads() {
     const problem = read && !read.ok ? unreadSentence(read) : null;
     const value = read?.ok ? read.value : null;
     const changes = problem ? [] : [set('project', project.get('project', PROJECT_ID)!, ['loadLevel'], value)];
-    commit('Load to ask at', [{ changes, problem }]);
+    commit('Load limit', [{ changes, problem }]);
   };
   return (
     <>
@@ -77,7 +77,7 @@ export function EthernetLoads() {
         <p>
           of exchanges with a cadence; asked about from{' '}
           <InlineInput
-            label="Load to ask at"
+            label="Load limit"
             value={level ? `${level} %` : ''}
             placeholder={`${ASSUMED_LOAD_LEVEL} %`}
             onCommit={putLevel}

@@ -114,10 +114,10 @@ function SettingsGrid({ network }: { network: Network }) {
         <TextButton
           onPress={() => {
             const changes = others.map((port) => set('port', port, ['serial'], serial));
-            commit(`Take over ${serial}`, [{ changes, problem: null }]);
+            commit(`Apply ${serial}`, [{ changes, problem: null }]);
           }}
         >
-          Take over {serial} at {others.map(name).join(', ')}
+          Apply {serial} to {others.map(name).join(', ')}
         </TextButton>
       )}
     </>

@@ -105,6 +105,6 @@ function summary(project: Project): string {
   const ports = [...project.all('port')];
   const loose = ports.filter((p) => p.network === null).length;
   const attached = `${many(ports.length - loose, 'port')} attached`;
-  const rest = loose > 0 ? ` and ${loose} attached to nothing` : '';
+  const rest = loose > 0 ? ` and ${loose} not connected` : '';
   return `${many(project.count('network'), 'network')}, ${many(project.count('station'), 'station')}, ${attached}${rest}`;
 }

@@ -15,8 +15,8 @@ test('the same partner, often: cyclic in the background', () => {
   expect(advised(['exchange', 'y', 'transfer', 'requests']).differs).toBe(true);
 });
 
-test('few and rare, on demand, or a partner that is chosen at run time: requests', () => {
-  expect(advised(['exchange', 'y', 'cadence', null]).because).toEqual(['8 bytes, on request: few and rare']);
+test('small and infrequent, on demand, or a partner that is chosen at run time: requests', () => {
+  expect(advised(['exchange', 'y', 'cadence', null]).because).toEqual(['8 bytes, on request: small and infrequent']);
   expect(advised(['claim', 'ca3', 'trigger', 'on demand']).suits).toBe('requests');
   const project = added(smallPlant(), 'end', { ...newEnd('yb', 30, 'y', 'sb', 'portb', 'listens'), permitted: true });
   const advice = adviseTransfer(project, project.get('exchange', 'y')!);

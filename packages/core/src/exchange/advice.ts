@@ -45,7 +45,7 @@ export function adviseTransfer(reader: Reader, exchange: Exchange): Advice {
         ]
       : []),
     ...(triggered > 0 ? [`${triggered} of ${claims.length} blocks go on change or on demand`] : []),
-    ...(rare && bytes <= LITTLE && bytes > 0 ? [`${bytes} bytes, ${rhythm(exchange)}: few and rare`] : []),
+    ...(rare && bytes <= LITTLE && bytes > 0 ? [`${bytes} bytes, ${rhythm(exchange)}: small and infrequent`] : []),
   ];
   const forCyclic = [
     ...(exchange.cadence !== null && exchange.cadence < RARE ? [`${bytes} bytes, ${rhythm(exchange)}`] : []),

@@ -49,7 +49,7 @@ test.each([
   ['responseDelay', '25 h', '“25 h” is not a whole number; a response delay in ms'],
   ['sinks', 'explode', '“explode” is no behaviour of the sinks'],
   ['source', 'x', '“x” is no behaviour of the source'],
-  ['back', 'x', '“x” is no way to come back'],
+  ['back', 'x', '“x” is no action on reconnection'],
   ['carries', 'x', '“x” is no kind of load; write words, bytes, bits, values'],
   ['places', 'x', '“x” is no way to compare places; write free, named, same'],
   ['tcpPort', '65536', '65536 is out of range; a TCP port is a whole number from 1 to 65535'],

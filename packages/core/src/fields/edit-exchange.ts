@@ -111,7 +111,7 @@ export function editExchange(exchange: Exchange, field: ExchangeField, text: str
     case 'source':
       return loss(SOURCE_ON_LOSS, 'behaviour of the source');
     case 'back':
-      return loss(ON_RETURN, 'way to come back');
+      return loss(ON_RETURN, 'action on reconnection');
     case 'notRepeated':
       return lost(clean || undefined);
     case 'factName':

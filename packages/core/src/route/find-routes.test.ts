@@ -32,7 +32,7 @@ test('no backplane hop where the port is on the CPU itself', () => {
 
 // [common practice] A coupler passes its own data only; a memory gateway answers itself; a request router passes requests.
 test.each([
-  ['a coupler', plant, 'q', 'requests', 'it reaches K, and there: K is a coupler'],
+  ['a coupler', plant, 'q', 'requests', 'stops at K: K is a coupler'],
   ['a request router', plant, 'd', 'cyclic data', 'passes requests and service access, and no cyclic data'],
   ['a gateway', edited(plant, ['station', 'k', 'roles', ['gateway']]), 'q', 'requests', 'from a memory of its own'],
   [

@@ -100,7 +100,7 @@ function whyNone(reader: Reader, from: Station, to: Station, nearest: FoundRoute
   const hop = nearest.hops[first.hop]!;
   const reached = first.condition.code === 'ROU 3' || first.condition.code === 'HWS 8' ? hop.to : hop.from;
   const furthest = reader.get('station', reached)?.name ?? '';
-  return `it reaches ${furthest}, and there: ${first.condition.found}`;
+  return `stops at ${furthest}: ${first.condition.found}`;
 }
 
 /** The links of a search, found as it goes. */

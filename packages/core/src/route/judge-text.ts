@@ -107,7 +107,7 @@ function against(
       return;
     }
     if (hop?.kind === 'network' && hop.address === at.address) {
-      const found = `“${at.way}” leads not there`;
+      const found = `“${at.way}” does not lead there`;
       faults.push({ kind: 'not there', hop: i, found, right: wayText(hop, form) });
       next++;
     } else if (hop?.kind === 'network') {

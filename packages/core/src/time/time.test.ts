@@ -109,7 +109,7 @@ test('TIM 2: given up before an answer can be there', () => {
     ['exchange', 'rtu', 'timeout', 20],
     ['exchange', 'rtu', 'responseDelay', 30],
   ];
-  expect(words('TIM 2', ...short)).toContain('given up after 20 ms');
+  expect(words('TIM 2', ...short)).toContain('timeout 20 ms is shorter');
   expect(mended('TIM 2', ...short)).not.toContain('TIM 2');
   expect(codesOf(plant(['exchange', 'rtu', 'timeout', 200]))).not.toContain('TIM 2');
 });

@@ -17,7 +17,7 @@ import { TruthTable } from './truth-table';
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Point', names: true, track: 'minmax(140px, 1.2fr)' },
   { id: 'signal', title: 'Signal', track: '104px' },
-  { id: 'asks', title: 'Asks for', names: true, track: 'minmax(110px, 0.8fr)' },
+  { id: 'asks', title: 'Refers to', names: true, track: 'minmax(110px, 0.8fr)' },
   { id: 'binding', title: 'Bound', track: '92px' },
   { id: 'station', title: 'Station asked', names: true, track: '150px' },
   { id: 'usual', title: 'Usual table', track: '118px' },
@@ -129,7 +129,7 @@ export function PointsPage() {
       </PageTitle>
       {points.length === 0 && (
         <Empty>
-          No point is bound yet. Lay the two lists face to face under Tags
+          No point is bound yet. Match the two lists under Tags
           {childrenOf(project, 'end', id).length > 0 && ', and accept those that match'}.
         </Empty>
       )}

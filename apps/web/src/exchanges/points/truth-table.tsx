@@ -27,7 +27,7 @@ export function TruthTable({ point }: { point: PointRow }) {
   const verdict = !polarity
     ? 'say what the contact is, and how both ends take it, and the table stands here'
     : polarity.twice
-      ? 'turned over twice: right in the trial, the wrong way round in the plant'
+      ? 'inverted twice: correct in simulation, inverted in the plant'
       : polarity.rightInTrial
         ? 'right in the trial and in the plant'
         : polarity.rightInPlant

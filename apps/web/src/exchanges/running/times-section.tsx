@@ -76,18 +76,18 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
           <InlineInput
             label="Not sent again"
             value={exchange.onLoss?.notRepeated ?? ''}
-            placeholder="nothing said"
+            placeholder="not set"
             mono={false}
             onCommit={put('notRepeated')}
           />
         </dd>
       </div>
       <div>
-        <dt>Watched by</dt>
+        <dt>Heartbeat or status</dt>
         <dd>
           <InlineSelect
             id={`exchange:${exchange.id}:watchedBy`}
-            label="Watched by"
+            label="Heartbeat or status"
             value={exchange.watchedBy ?? ''}
             options={[
               { value: '', text: 'no heartbeat, no status' },

@@ -14,7 +14,7 @@ const twice = () =>
 
 test('one address at two stations is found once, with both and a free one', () => {
   const words = wordsOf(theFinding(twice(), 'ADR 1'));
-  expect(words).toContain('10.0.0.1 twice, A and B');
+  expect(words).toContain('A and B both have 10.0.0.1');
   expect(words).toContain('10.0.0.2 is free');
 });
 

@@ -16,7 +16,7 @@ export const addressTwice: Rule = {
     messages: {
       twice: {
         severity: 'blocker',
-        headline: '{network}: {address} twice, {a} and {b}',
+        headline: '{network}: {a} and {b} both have {address}',
         says: ['{a} is at [[{address}]]', '{b} is at [[{address}]]'],
         consequence: 'Neither can be relied on to answer.',
         remedy: 'Give one of them a free address{free}.',

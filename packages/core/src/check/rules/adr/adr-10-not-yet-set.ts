@@ -15,7 +15,7 @@ export const notYetSet: Rule = {
     messages: {
       left: {
         severity: 'doubt',
-        headline: '{a}: {field} {value} is what the type comes with, so it is not yet set',
+        headline: '{a}: {field} {value} is still the factory value, so it is not yet set',
         says: ['{field} [[{value}]], as from the factory ({source})'],
         consequence: 'Every new device of this type has the same; two of them cannot be told apart.',
         remedy: 'Give it a value of its own, and set it at the device.',

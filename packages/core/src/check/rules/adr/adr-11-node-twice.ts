@@ -14,7 +14,7 @@ export const nodeTwice: Rule = {
     messages: {
       twice: {
         severity: 'blocker',
-        headline: '{network}: node {node} twice, {a} and {b}',
+        headline: '{network}: {a} and {b} both have node {node}',
         says: ['node [[{node}]]', 'node [[{node}]]'],
         consequence: 'The token is passed to both; the bus comes to rest or loses devices.',
         remedy: 'Give one of them another node address{free}.',

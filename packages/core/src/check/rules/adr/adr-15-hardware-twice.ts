@@ -11,7 +11,7 @@ export const hardwareTwice: Rule = {
     messages: {
       twice: {
         severity: 'doubt',
-        headline: '{network}: hardware address {address} twice, {a} and {b}',
+        headline: '{network}: {a} and {b} both have hardware address {address}',
         says: ['[[{address}]]', '[[{address}]]'],
         consequence: 'Either one was copied from the other’s label, or frames go to the wrong device.',
         remedy: 'Read the label of both again.',

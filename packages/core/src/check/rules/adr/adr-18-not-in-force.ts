@@ -45,7 +45,7 @@ export const notInForce: Rule = {
         severity: 'doubt',
         headline: '{a}: {what} is said to be in force, and {found} was found',
         says: ['planned {planned}, found [[{found}]]'],
-        consequence: 'One of the two is not so.',
+        consequence: 'Plan and device disagree.',
         remedy: 'Look again; send {planned}, or plan {found}.',
       },
     },

@@ -13,7 +13,7 @@ export const masksDiffer: Rule = {
         severity: 'doubt',
         headline: '{network}: {a} has the mask {own}, most have {usual}',
         says: ['{a}: [[{own}]]', '{b} and others: {usual}'],
-        consequence: 'Each takes other addresses for near ones; some are reached and some are not.',
+        consequence: 'The ports disagree on which addresses are local; some are reached and some are not.',
         remedy: 'Give all ports of {network} one mask.',
       },
     },

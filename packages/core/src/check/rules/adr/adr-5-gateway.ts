@@ -29,7 +29,7 @@ export const gatewayOutside: Rule = {
         severity: 'blocker',
         headline: '{a}, {port}: the gateway {gateway} is its own address',
         says: ['{port}: gateway [[{gateway}]] is its own address'],
-        consequence: 'Packets for elsewhere go nowhere.',
+        consequence: 'Packets to other subnets are lost.',
         remedy: 'Type the address of the router, or leave it empty for none.',
       },
     },

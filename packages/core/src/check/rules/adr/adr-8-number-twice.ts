@@ -21,7 +21,7 @@ export const numberTwice: Rule = {
     messages: {
       twice: {
         severity: 'blocker',
-        headline: '{network}: {space} {number} twice, {a} and {b}',
+        headline: '{network}: {a} and {b} both have {space} {number}',
         says: ['{space} [[{number}]]', '{space} [[{number}]]'],
         consequence: 'Both answer at once, and neither answer can be read.',
         remedy: 'Give one of them a number of its own{free}, and tell whoever calls it.',

@@ -27,7 +27,7 @@ test('ADR 7: two adapters of one computer whose subnets overlap, even where one 
 test('ADR 8: a unit twice on a line, with a free one; the later one is moved', () => {
   const twice: FieldEdit = ['port', 'pl3', 'unit', 11];
   const said = words('ADR 8', twice);
-  expect(said).toContain('unit address 11 twice');
+  expect(said).toContain('both have unit address 11');
   expect(said).toContain('12 is free');
   const after = fixed(plant(twice), theFinding(plant(twice), 'ADR 8'));
   expect(after.get('port', 'pl3')?.unit).toBe(12);
@@ -55,7 +55,7 @@ test('ADR 9: node 127 is for all nodes; unit 300 is out of range', () => {
 
 test('ADR 10: what the type comes with is not yet set', () => {
   const preset = { p: { field: 'unit', value: '11', source: 'data sheet, 4.2' } };
-  expect(words('ADR 10', ['profile', 'pb', 'presets', preset])).toContain('unit 11 is what the type comes with');
+  expect(words('ADR 10', ['profile', 'pb', 'presets', preset])).toContain('unit 11 is still the factory value');
 });
 
 test('ADR 10: a number without which nobody on the network can call it', () => {
@@ -118,7 +118,7 @@ test('LIN 7: a port that is set aside for one purpose serves that one', () => {
 
 test('ADR 11: one node twice on a token bus, mended with the next free one', () => {
   const twice: FieldEdit = ['port', 'pn2', 'node', '5'];
-  expect(words('ADR 11', twice)).toContain('node 5 twice');
+  expect(words('ADR 11', twice)).toContain('both have node 5');
   expect(mended('ADR 11', twice)).toEqual([]);
 });
 
@@ -134,7 +134,7 @@ test('ADR 14: only where the profile has the custom', () => {
 });
 
 test('ADR 15: one hardware address twice, however it is written', () => {
-  expect(words('ADR 15', ['port', 'portb', 'hardware', '02-00-00-00-00-01'])).toContain('02:00:00:00:00:01 twice');
+  expect(words('ADR 15', ['port', 'portb', 'hardware', '02-00-00-00-00-01'])).toContain('both have hardware address 02:00:00:00:00:01');
 });
 
 test('ADR 16: a port for I/O without a name, with an illegal one, and with one that is taken', () => {

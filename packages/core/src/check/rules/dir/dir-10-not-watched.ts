@@ -11,7 +11,7 @@ export const notWatched: Rule = {
         severity: 'hint',
         headline: '{exchange}: nothing shows its ends that the other is still there',
         says: ['a heartbeat or a status: [[none named]]'],
-        consequence: 'A stopped partner looks like a plant at rest.',
+        consequence: 'A stopped partner looks like a plant with steady values.',
         remedy: 'Add a counter or a toggling bit, and name it in the settings of the exchange.',
       },
       noStatus: {

@@ -16,14 +16,14 @@ export const statusWritable: Rule = {
     messages: {
       open: {
         severity: 'doubt',
-        headline: '{exchange}: {status} of {a} watches the exchange, and is open to others for setting',
+        headline: '{exchange}: {status} of {a} shows that the exchange is alive, and is open to others for setting',
         says: ['{status}: [[may set]]'],
         consequence: 'Whoever sets it makes a dead exchange look alive.',
         remedy: 'Open it for reading only.',
       },
       written: {
         severity: 'doubt',
-        headline: '{exchange}: {status} at {a} watches the exchange, and {other} puts data there, too',
+        headline: '{exchange}: {status} at {a} shows that the exchange is alive, and {other} puts data there, too',
         says: ['{status}: [[also written by {other}]]'],
         consequence: 'What {other} writes makes a dead exchange look alive.',
         remedy: 'Move one of the two.',

@@ -14,7 +14,8 @@ export const twoOwners: Rule = {
         severity: 'blocker',
         headline: '{station}, {module}: {a} and {b} both claim to own it',
         says: ['owner of {module}', '[[owner]] of {module}'],
-        consequence: 'The one that comes first gets the outputs; the other is refused, and which it is changes.',
+        consequence:
+          'The one that comes first gets the outputs; the other is refused, and the order can change at each start.',
         remedy: 'Let one of them own it; the other may listen to its inputs.',
       },
     },

@@ -32,7 +32,7 @@ export const onLoss: Rule = {
       },
       goesOn: {
         severity: 'doubt',
-        headline: '{exchange}: {source} goes on commanding while the link is down, and nothing tells its program',
+        headline: '{exchange}: {source} keeps sending commands while the link is down, and nothing tells its program',
         says: ['the source [[goes on commanding]]'],
         consequence: 'Its program believes in what no longer arrives.',
         remedy: 'Give the program a status of the link, or accept it with the reason why it need not know.',

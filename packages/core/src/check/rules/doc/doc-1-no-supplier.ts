@@ -9,7 +9,7 @@ export const noSupplier: Rule = {
     messages: {
       none: {
         severity: 'hint',
-        headline: '{a}: nobody is named who answers for it',
+        headline: '{a}: no supplier is set',
         says: ['{a}: supplier [[none]]'],
         consequence: 'When its end does not match, it is not clear whom to ask.',
         remedy: 'Name its supplier.',

@@ -4,7 +4,7 @@ import type { Rule } from '../../rule.js';
 export const acceptanceIncomplete: Rule = {
   meta: {
     code: 'DOC 2',
-    title: 'Whoever accepts a Doubt says why, and who he is',
+    title: 'An accepted Doubt has a reason and a name',
     source: 'common practice: an acceptance that nobody stands for is none',
     messages: {
       incomplete: {

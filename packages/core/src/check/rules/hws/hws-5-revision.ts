@@ -18,7 +18,7 @@ export const revision: Rule = {
         says: ['{a}, revision [[{found}]]', 'accepts {accepted}'],
         consequence: '{b} refuses the module; its inputs stay as they are and its outputs off.',
         remedy:
-          'Accept {found} at {b}. Not “any”: the next module would not be looked at either. New firmware only where there is a reason for it.',
+          'Accept {found} at {b}. Do not enter “any”: later modules would not be checked. New firmware only where there is a reason for it.',
       },
       listed: {
         severity: 'blocker',

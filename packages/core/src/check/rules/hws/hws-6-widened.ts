@@ -14,7 +14,7 @@ export const widened: Rule = {
         severity: 'doubt',
         headline: '{b} accepts any revision of {a}',
         says: ['{a}{found}', 'accepts [[any]]'],
-        consequence: 'A module of another make, or one that behaves otherwise, is taken without a word.',
+        consequence: 'A module of another make, or one that behaves otherwise, is accepted without a message.',
         remedy:
           'Accept what was tried, with the revisions of the same first figure where the supplier says that they fit.',
       },

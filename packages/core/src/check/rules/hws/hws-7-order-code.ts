@@ -30,7 +30,7 @@ export const orderCode: Rule = {
       landing: {
         yieldsAtCell: ['HWS 7 found', 'HWS 7 listed'],
         severity: 'blocker',
-        headline: '{b} has {a} as {other}; it is {planned}',
+        headline: '{b} has {other} entered for {a}; planned: {planned}',
         says: ['{a}, {planned}', '[[{other}]]'],
         consequence: '{b} refuses the module, or reads it wrongly.',
         remedy: 'Enter {planned} at {b}.',

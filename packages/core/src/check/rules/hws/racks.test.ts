@@ -52,7 +52,7 @@ test('HWS 5: 5.2 accepted, 4.6 found: both figures, and the found one is accepte
   const said = words('HWS 5', refused);
   expect(said).toContain('A accepts 5.2');
   expect(said).toContain('4.6 was found');
-  expect(said).toContain('Not “any”');
+  expect(said).toContain('Do not enter “any”');
   const project = plant(refused);
   const accepted = (choice: number) =>
     fixed(project, theFinding(project, 'HWS 5'), choice).get('landing', 'l2')?.accepted;
@@ -84,7 +84,7 @@ test('HWS 7: another order code in the list, in the rack, or at a controller', (
   const found: FieldEdit = ['module', 'm2', 'found', { orderCode: 'DO-8', revision: '4.6' }];
   expect(words('HWS 7', found)).toContain('DO-8 was found');
   const landing: FieldEdit = ['landing', 'l2', 'orderCode', 'DO-4'];
-  expect(words('HWS 7', landing)).toContain('A has m2 in slot 1 as DO-4');
+  expect(words('HWS 7', landing)).toContain('A has DO-4 entered for m2 in slot 1');
   expect(mended('HWS 7', landing)).toEqual([]);
   // Another code than on the list and than in the rack: both are told, and not once more at who claims it.
   const both = plant(

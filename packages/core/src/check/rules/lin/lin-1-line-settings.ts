@@ -16,7 +16,7 @@ export const lineSettings: Rule = {
         severity: 'blocker',
         headline: '{network}: {b} has {there}, {a} has {here}: {what}',
         says: ['{here}', '[[{there}]], other {what}'],
-        consequence: '{b} cannot read what is said on the line, and what it says cannot be read.',
+        consequence: '{b} cannot communicate on this line.',
         remedy: 'Set {here} at {b}, as at {a}.',
       },
       unread: {

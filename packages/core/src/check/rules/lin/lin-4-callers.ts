@@ -13,7 +13,7 @@ export const callers: Rule = {
         severity: 'blocker',
         headline: '{network}: {a} and {b} both call',
         says: ['calls', '[[calls]]'],
-        consequence: 'They talk at the same time, and neither is understood.',
+        consequence: 'Both send at once and their frames collide.',
         remedy: 'Let one of them answer, or give it a line of its own.',
       },
       none: {

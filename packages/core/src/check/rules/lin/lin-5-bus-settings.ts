@@ -39,7 +39,7 @@ export const busSettings: Rule = {
         severity: 'blocker',
         headline: '{a} is node {there}, above the highest address {here} that {network} asks for',
         says: ['{network}: highest address {here}', '{a}: node [[{there}]], takes the token'],
-        consequence: 'It is never asked whether it wants the token, so it never sends by itself.',
+        consequence: 'It is never given the token, so it cannot send.',
         remedy: 'Raise the highest address to {there} at least, or give {a} a lower node.',
       },
     },

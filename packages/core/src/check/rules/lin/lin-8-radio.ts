@@ -47,7 +47,7 @@ export const radioNetwork: Rule = {
         headline: '{network}: {planned} {sort} planned at {a}, {present} there',
         says: ['[[{planned}]] {sort}', '{list}: {present}'],
         consequence: 'The base waits for the wrong number of units: it does not come to work, or leaves some out.',
-        remedy: 'Set {present} at {a}, or add and take out units until there are {planned}.',
+        remedy: 'Set {present} at {a}, or add or remove units to match the planned {planned}.',
       },
       notRead: {
         severity: 'doubt',

@@ -20,7 +20,7 @@ export const nameNotFound: Rule = {
         severity: 'blocker',
         headline: '{lane}: {a} looks for {name}, and {b} has no such tag{near}',
         says: ['looks for [[{name}]]', '[[{has}]]'],
-        consequence: 'The point stays without a value, and nothing says so.',
+        consequence: 'The point stays without a value, and no error is reported.',
         remedy: 'Give it the same name at both ends, to the letter.',
       },
       elsewhere: {
@@ -34,7 +34,7 @@ export const nameNotFound: Rule = {
         severity: 'blocker',
         headline: '{name} of {a} is required, and {b} has no such tag{near}',
         says: ['[[{name}]] is required', '[[{has}]]'],
-        consequence: 'The point stays without a value, and nothing says so.',
+        consequence: 'The point stays without a value, and no error is reported.',
         remedy: 'Make the tag at {b}, or say why the point is not used.',
       },
       notUsed: {

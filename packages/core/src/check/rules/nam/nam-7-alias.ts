@@ -14,7 +14,7 @@ export const aliases: Rule = {
         severity: 'hint',
         headline: '{a}: {count} of {all} tags without an alias, where the others have one: {names}',
         says: ['[[no alias]]: {names}'],
-        consequence: 'People see the name for machines there.',
+        consequence: 'People see the internal tag name there.',
         remedy: 'Type an alias, or mark the tag as internal.',
       },
       twice: {

@@ -182,7 +182,7 @@ test('TYP 7: polarity differs, or is turned over twice, so that only the trial p
     ['tag', 'tag1', 'polarity', 'true when active'],
     ['lane', 'lane6', 'contact', 'true at rest'],
   );
-  expect(words(twice, 'TYP 7')).toContain('turned over twice');
+  expect(words(twice, 'TYP 7')).toContain('inverted twice');
   expect(mended(twice, 'TYP 7')).toEqual([]);
 });
 

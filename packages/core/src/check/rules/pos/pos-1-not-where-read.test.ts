@@ -34,6 +34,6 @@ test('a place that was typed is compared under every protocol, at whichever end'
   expect(codesOf(free('a100', 'cb'))).toEqual([]);
   expect(wordsOf(theFinding(free('a130', 'cb'), 'POS 1'))).toContain('B asks for a130, A has it at a100–a103');
   const byte = wordsOf(theFinding(free('b400'), 'POS 1'));
-  expect(byte).toContain('2 times, so one end counts other units');
+  expect(byte).toContain('2× the other: the ends count in different units');
   expect(codesOf(fixed(free('b400'), theFinding(free('b400'), 'POS 1')))).toEqual([]);
 });

@@ -29,7 +29,8 @@ export const notWhereRead: Rule = {
       told: TOLD,
       factor: {
         ...TOLD,
-        headline: '{lane}: {a} asks for {told}, {b} has it at {bRange}: {factor} times, so one end counts other units',
+        headline:
+          '{lane}: {a} asks for {told}, {b} has it at {bRange}: {factor}× the other: the ends count in different units',
         remedy: 'Type the place that {b} states, in the units that {b} counts.',
       },
       same: {

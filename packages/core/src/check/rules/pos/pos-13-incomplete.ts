@@ -32,7 +32,7 @@ export const incomplete: Rule = {
       copyMissing: {
         severity: 'blocker',
         headline: '{copy} of {a}: {what} is missing',
-        says: ['copy {copy}: [[{what} is not said]]'],
+        says: ['copy {copy}: {what} [[not set]]'],
         consequence: 'What it moves, and where to, is not known.',
         remedy: 'Fill in {what}.',
       },

@@ -13,7 +13,7 @@ export const writtenNotRead: Rule = {
         severity: 'hint',
         headline: '{a}: {range} of {area} is filled ({what}), but nobody reads it',
         says: ['{what}: [[{range}]] of {area} is filled; no program and no exchange reads it'],
-        consequence: 'The transfer is load without use.',
+        consequence: 'The data is sent but never used.',
         remedy: 'Leave the lane out, or say who uses the data.',
       },
     },

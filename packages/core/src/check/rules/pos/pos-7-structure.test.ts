@@ -47,7 +47,7 @@ test('a structure becomes the values of a claim, under the same keys at both end
 test('POS 7: the first member that another alignment puts elsewhere, by name, once for the whole block', () => {
   const project = typed(['station', 'sc', 'layout', { alignment: '1' }]);
   const finding = theFinding(project, 'POS 7');
-  expect(wordsOf(finding)).toContain('from Speed on, Drive lies otherwise at C than at A');
+  expect(wordsOf(finding)).toContain('from Speed on, Drive has different offsets at A and C');
   expect(wordsOf(finding)).toContain('Speed at byte 2 of 4 bytes');
   expect(wordsOf(finding)).toContain('Speed at byte 1 of 3 bytes');
   expect(codesOf(project)).not.toContain('TYP 9');

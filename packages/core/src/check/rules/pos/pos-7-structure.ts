@@ -18,7 +18,7 @@ export const structureElsewhere: Rule = {
     messages: {
       elsewhere: {
         severity: 'blocker',
-        headline: '{lane}: from {member} on, {structure} lies otherwise at {b} than at {a}',
+        headline: '{lane}: from {member} on, {structure} has different offsets at {a} and {b}',
         says: ['{member} at [[{aOffset}]] of {aSize}', '{member} at [[{bOffset}]] of {bSize}'],
         consequence: 'Every member from there on is read from another one’s bytes.',
         remedy: 'Put a spare member before {member} where it lies lower, or settle the alignment of one end.',

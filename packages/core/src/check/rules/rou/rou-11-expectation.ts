@@ -17,7 +17,7 @@ export const expectationHeld: Rule = {
         severity: 'blocker',
         headline: '{a} must reach {b} with {traffic}, and does not: {why}',
         says: ['{a} [[must reach]] {b}', '[[{why}]]'],
-        consequence: 'Whoever relies on it finds nobody there.',
+        consequence: 'The required access fails.',
         remedy: 'Put something between them that passes {traffic}, or drop the expectation.',
       },
       reached: {

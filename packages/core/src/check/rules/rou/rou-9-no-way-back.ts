@@ -11,7 +11,7 @@ export const noWayBack: Rule = {
         severity: 'blocker',
         headline: '{route}, hop {hop}: {must}; {found}',
         says: ['hop {hop}: {must}', '[[{found}]]'],
-        consequence: 'The request arrives, and the answer goes nowhere.',
+        consequence: 'The request arrives, and the reply has no route back.',
         remedy: 'Type the address of the router at the far end as its gateway.',
       },
     },

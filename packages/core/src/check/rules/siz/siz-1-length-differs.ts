@@ -93,5 +93,5 @@ function whatIsCut({ left, right }: DifferenceOf<'SIZ 1'>): string {
     if (value.type.count > 1) return `only ${Math.max(0, whole)} of ${value.type.count} values of ${name} fit`;
     return from < shorter.payloadBits ? `${name} is cut in half` : `${name} gets nothing`;
   }
-  return `the last ${words} get nothing`;
+  return words.startsWith('1 ') ? `the last ${words.slice(2)} receives no data` : `the last ${words} receive no data`;
 }

@@ -20,7 +20,7 @@ export const moreThanUsed: Rule = {
         severity: 'hint',
         headline: '{lane}: {a} asks for {aLength}, and its values take {used}',
         says: ['{aName}: [[{aLength}]]; its values end after {used}'],
-        consequence: 'Time of the line and memory for nothing.',
+        consequence: 'Unused data takes line time and memory.',
         remedy: 'Shorten the block at both ends, or say what else is in it.',
       },
     },

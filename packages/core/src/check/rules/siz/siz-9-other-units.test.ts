@@ -50,7 +50,7 @@ test('byte offset 400 is word 200 [common practice]: a window at twice or half t
 test('where places are compared, POS 1 names the factor and this is silent', () => {
   const project = edited(twoStations(), ['claim', 'ca', 'toldPlace', 'b400']);
   expect(codesOf(project)).toEqual(['POS 1']);
-  expect(wordsOf(theFinding(project, 'POS 1'))).toContain('2 times, so one end counts other units');
+  expect(wordsOf(theFinding(project, 'POS 1'))).toContain('2× the other: the ends count in different units');
 });
 
 test('lengths in such a ratio are one finding, which names the factor', () => {

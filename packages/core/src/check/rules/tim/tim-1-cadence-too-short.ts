@@ -12,7 +12,7 @@ export const cadenceTooShort: Rule = {
     messages: {
       scan: {
         severity: 'doubt',
-        headline: '{exchange}: every {cadence} ms, and the program of {a} takes {scan} ms for a pass{more}',
+        headline: '{exchange}: interval {cadence} ms is shorter than the scan of {a}, {scan} ms{more}',
         says: ['a pass every [[{scan} ms]]'],
         consequence: 'The same values go several times; those in between are lost.',
         remedy: 'Set the cadence to {scan} ms or more.',

@@ -23,21 +23,21 @@ export const timeoutTooShort: Rule = {
     messages: {
       answer: {
         severity: 'blocker',
-        headline: '{exchange}: given up after {timeout} ms, and an answer takes up to {answer} ms',
+        headline: '{exchange}: timeout {timeout} ms is shorter than the answer time, up to {answer} ms',
         says: ['timeout [[{timeout} ms]]; response delay and answer [[{answer} ms]]'],
         consequence: 'Every longer answer is taken for none.',
         remedy: 'Set the timeout to {proposed} ms or more.',
       },
       pass: {
         severity: 'doubt',
-        headline: '{exchange}: given up after {timeout} ms, and the program of {a} takes {scan} ms for a pass',
+        headline: '{exchange}: timeout {timeout} ms is shorter than the scan of {a}, {scan} ms',
         says: ['timeout [[{timeout} ms]]; a pass every [[{scan} ms]]'],
         consequence: 'A station that answers once in a pass answers too late.',
         remedy: 'Set the timeout to {proposed} ms or more, unless {a} is known to answer in between.',
       },
       cadence: {
         severity: 'doubt',
-        headline: '{exchange}: given up after {timeout} ms, and due every {cadence} ms',
+        headline: '{exchange}: timeout {timeout} ms is shorter than the interval, {cadence} ms',
         says: ['timeout [[{timeout} ms]], cadence {cadence} ms'],
         consequence: 'One late message is taken for a lost link.',
         remedy: 'Set the timeout to three times the cadence, {proposed} ms, or to what the device asks for.',

@@ -17,7 +17,7 @@ export const passTooLong: Rule = {
     messages: {
       pass: {
         severity: 'blocker',
-        headline: '{exchange}: a pass takes about {pass} ms, and is due every {cadence} ms',
+        headline: '{exchange}: a poll cycle takes about {pass} ms; the interval is {cadence} ms',
         says: ['{requests}, {terms}: [[{pass} ms]]; cadence [[{cadence} ms]]'],
         consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
         remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',

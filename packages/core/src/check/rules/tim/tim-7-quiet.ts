@@ -7,14 +7,14 @@ const WORDS = { keepAlive: 'keep-alive time', inactivity: 'inactivity time' };
 export const closedWhileQuiet: Rule = {
   meta: {
     code: 'TIM 7',
-    title: 'A connection is not closed or asked after while it is only quiet',
+    title: 'A connection is not closed or probed while it is only quiet',
     source: 'common practice: a connection that is quiet between two requests is not lost',
     messages: {
       quiet: {
         severity: 'doubt',
         headline: '{exchange}: {what} {time} ms, and a request comes every {cadence} ms',
         says: ['{what} [[{time} ms]], cadence {cadence} ms'],
-        consequence: 'The connection is closed, or asked after, between two requests; each then sets it up anew.',
+        consequence: 'The connection is closed, or probed, between two requests; each then sets it up anew.',
         remedy: 'Set the {what} to {proposed} ms or more.',
       },
     },

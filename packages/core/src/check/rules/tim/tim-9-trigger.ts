@@ -18,7 +18,7 @@ export const triggerLeavesGap: Rule = {
         severity: 'doubt',
         headline: '{exchange}: {a} writes {lanes} on change only; after a return or a restart {b} has the old state',
         says: ['{lanes}: written [[on change]]', 'keeps what it got last'],
-        consequence: 'Both ends believe different things until the value changes again.',
+        consequence: 'The ends hold different values until the value changes again.',
         remedy: 'Send it cyclically, or say in the settings of the exchange what is not sent again.',
       },
       onDemand: {

@@ -24,7 +24,7 @@ const SET = '{aSet} at {a}, {bSet} at {b}';
 export function orderMessages(what: 'bytes' | 'registers'): Record<'differs' | 'noSwap', Message> {
   const differs: Message = {
     severity: 'blocker',
-    headline: '{lane}: {aOrder} at {a}, {bOrder} at {b}, and nothing mends it',
+    headline: '{lane}: {a} has {aOrder}, {b} has {bOrder}; no swap corrects it',
     says: ['{aName}: {aDoes} {type}, [[{aOrder}]], {aSwap}', '{bName}: {bDoes} it, [[{bOrder}]], {bSwap}'],
     consequence: 'A {type} of {sample} arrives as {seen}.',
     remedy: `Swap ${what} at one end, not at both. The order is ${SET}.`,

@@ -19,8 +19,7 @@ export const registersOverlap: Rule = {
     messages: {
       oneRegister: {
         severity: 'blocker',
-        headline:
-          '{lane}: {value} is {aType} at {a}, {bType} at {b}: the one takes several registers for it, the other one',
+        headline: '{lane}: {value} is {aType} at {a}, {bType} at {b}: several registers at one end, one at the other',
         says: ['{aValue} is [[{aType}]]', '{bValue} is [[{bType}]]'],
         consequence: 'Only one register of the value arrives; alone it means nothing.',
         remedy: 'Give the value the longer type at both ends, and move what follows.',

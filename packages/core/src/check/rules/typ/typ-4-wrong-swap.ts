@@ -9,14 +9,14 @@ export const wrongSwap: Rule = {
     messages: {
       differs: {
         severity: 'blocker',
-        headline: '{lane}: {value}{more} is spoilt by a swap: {aSwap} at {a}, {bSwap} at {b}',
+        headline: '{lane}: {value}{more} is corrupted by a swap: {aSwap} at {a}, {bSwap} at {b}',
         says: ['{aName}: {aDoes} {type}, [[{aSwap}]]', '{bName}: {bDoes} it, [[{bSwap}]]'],
         consequence: 'A {type} of {sample} arrives as {seen}.',
         remedy: 'Take the swap out, or put longer values first, at even words.',
       },
       noSwap: {
         severity: 'blocker',
-        headline: '{lane}: {value}{more} is spoilt by a swap: {aSwap} at {a}, {bSwap} at {b}',
+        headline: '{lane}: {value}{more} is corrupted by a swap: {aSwap} at {a}, {bSwap} at {b}',
         says: ['{aName}: {aDoes} {type}, [[{aSwap}]]', '{bName}: {bDoes} it, [[{bSwap}]]'],
         consequence: 'A {type} of {sample} arrives as {seen}.',
         remedy: 'No one swap suits all values, {stuck} would be spoilt: give values of one size a lane of their own.',

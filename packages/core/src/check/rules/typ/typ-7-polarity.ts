@@ -25,7 +25,7 @@ export const polarity: Rule = {
         severity: 'doubt',
         headline: '{lane}: {a} and {b} both say {aPolarity}, the contact of the plant is {contact}',
         says: ['{aTag}: [[{aPolarity}]]', '{bTag}: [[{bPolarity}]]; in the plant [[{contact}]]'],
-        consequence: 'It is turned over twice: the trial passes, and in the plant it is the wrong way round.',
+        consequence: 'It is inverted twice: correct in simulation, wrong in the plant.',
         remedy: 'Let both ends say what the contact of the plant is.',
       },
     },
