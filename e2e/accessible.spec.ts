@@ -130,7 +130,7 @@ test('no violations in the dialogs and beside the work', async ({ page, app }) =
   await expectTally(page, 3, 0);
   await page.getByRole('grid').focus();
   await page.keyboard.press('Control+Delete');
-  await expect(page.getByRole('alertdialog')).toContainText('Others depend on it');
+  await expect(page.getByRole('alertdialog')).toContainText('Other items depend on it');
   await check();
   await page.keyboard.press('Escape');
   await page.goto(`${app.url}/p/${demo}/stations/skidctl`);

@@ -115,7 +115,7 @@ test('a hardware list is pasted, compared with the plan, taken in as one step, a
   await page.getByLabel('Column of the slot').selectOption('not in the list');
   await expect(page.getByRole('heading', { name: /1 added, 13 changed/ })).toBeVisible();
   await page.getByLabel('Column of the slot').selectOption('Pos');
-  await page.getByRole('button', { name: 'Import' }).press('Enter');
+  await page.getByRole('button', { name: 'Import', exact: true }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
   await expectDemo(page, 1);
   await expectStored(page);
@@ -142,9 +142,9 @@ test('rows with faults hold the list back until they are left out; each is told 
   await expect(preview(page)).toContainText('slot 40 cannot be: the rack of EvapHead has slots 0 to 9');
   await expect(preview(page)).toContainText('slot 8 of EvapHead is given to row 2, too');
   await expect(preview(page)).toContainText('station “Nowhere” is not in the project');
-  await expect(page.getByRole('button', { name: 'Import' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Import', exact: true })).toBeDisabled();
   await page.getByLabel('leave out the 3 rows that cannot be taken').check();
-  await page.getByRole('button', { name: 'Import' }).press('Enter');
+  await page.getByRole('button', { name: 'Import', exact: true }).press('Enter');
   await expect(page.getByRole('status').getByText('Imported: 1 added')).toBeVisible();
 });
 

@@ -41,7 +41,7 @@ test('the panel’s list as it is: one misread column corrected, taken in, undon
   const grid = page.getByRole('grid', { name: 'What becomes of each tag' });
   await expect(page.getByRole('heading', { name: '40 added, 0 changed, 0 unchanged' })).toBeVisible();
   await expect(grid.getByRole('row', { name: /Dock_Temperature/ })).toContainText('REAL');
-  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   const tags = page.getByRole('grid', { name: 'Tags of NewPanel' });
   await expect(tags.getByRole('row', { name: /Dock_Temperature/ })).toContainText('%MW704');
   await page.keyboard.press('Control+Z');
@@ -92,7 +92,7 @@ test('next month’s list: four changed, two gone that are bound and named first
   await expect(
     page.getByRole('heading', { name: /3 added, 3 changed, 0 dropped, 34 unchanged, 1 left out/ }),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByRole('grid', { name: 'Files that were brought in' })).toContainText(
     '3 added, 3 changed, 0 dropped',
   );
@@ -285,7 +285,7 @@ test('a workbook of several sheets, dropped with the mouse; the second holds the
   await expect(page.getByText('XLSX', { exact: true })).toBeVisible();
   await page.getByLabel('sheet').selectOption({ label: 'Points' });
   await expect(page.getByRole('heading', { name: /^2 added, 0 changed/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   const tags = page.getByRole('grid', { name: 'Tags of DockCtl' });
   await expect(tags.getByRole('row', { name: /Gate_Speed/ })).toContainText('REAL');
   // Brought out as a workbook and in again, nothing changes.

@@ -21,14 +21,14 @@ test('a free address is proposed and taken; the copies that still hold the old o
   await expect(addresses).toContainText('10 of 254 in use; next free .201');
   await expect(addresses).toContainText('twice: EvapHead, DockPanel');
   const copies = page.getByRole('region', { name: 'Also typed in' });
-  await expect(copies).toContainText('1 of 5 not so');
+  await expect(copies).toContainText('1 of 5 differs');
 
   // Another address: what was so until now is an old value everywhere.
   await page.keyboard.type('free');
   await page.keyboard.press('Enter');
   await expect(at(page, 'skidctl', 1)).toContainText('.201');
   await at(page, 'skidctl', 1).click();
-  await expect(copies).toContainText('3 of 5 not so');
+  await expect(copies).toContainText('3 of 5 differ');
   await expect(addresses).toContainText('free, formerly SkidCtl');
   // What was told of it elsewhere, and the text of a route that a program may build.
   await expectDemo(page, 2);

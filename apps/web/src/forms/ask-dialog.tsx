@@ -63,7 +63,7 @@ export function AskDialog({ title, children, outcome, take, onTake, onClose }: P
               <BoxButton type="submit" isDisabled={take === null}>
                 {take ?? 'Nothing to do'}
               </BoxButton>
-              <BoxButton onPress={onClose}>Leave it</BoxButton>
+              <BoxButton onPress={onClose}>Cancel</BoxButton>
             </footer>
           </Form>
         </Dialog>

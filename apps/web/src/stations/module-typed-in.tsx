@@ -23,7 +23,7 @@ export function ModuleTypedIn({ station }: { station: Station }) {
         <p>
           {wrong.length === 0
             ? `${copies.length} slots and order codes are entered as they are`
-            : `${wrong.length} of ${copies.length} differ`}
+            : `${wrong.length} of ${copies.length} ${wrong.length === 1 ? 'differs' : 'differ'}`}
         </p>
         {copies.length > wrong.length && (
           <TextButton aria-expanded={all} onPress={() => setAll(!all)}>

@@ -181,7 +181,7 @@ export function ImportPage() {
             {!file && <span>or drop it here; nothing is stored before you take it in</span>}
             {busy !== '' && <span role="status">{busy} …</span>}
             {file && read && <Understood read={read} onChoose={(more) => setChoice({ ...choice, ...more })} />}
-            {(file || busy !== '') && <BoxButton onPress={giveUp}>Leave it</BoxButton>}
+            {(file || busy !== '') && <BoxButton onPress={giveUp}>Cancel</BoxButton>}
           </Row>
           {read?.table && (
             <ColumnChoices

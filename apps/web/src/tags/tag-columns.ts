@@ -34,7 +34,7 @@ const COLUMNS: Record<ShownColumn, Omit<GridColumn, 'id'>> = {
   signal: { title: 'Signal', track: '106px' },
   element: { title: 'Element', track: '124px' },
   alias: { title: 'Alias', names: true, track: 'minmax(120px, 1fr)' },
-  lastWord: { title: 'Priority', names: true, track: '120px' },
+  lastWord: { title: 'Priority on conflict', names: true, track: '136px' },
   required: { title: 'Required', track: '76px' },
   internal: { title: 'Internal', track: '76px' },
   notUsed: { title: 'Not used, because', names: true, track: 'minmax(140px, 1fr)' },

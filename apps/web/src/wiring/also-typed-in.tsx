@@ -17,7 +17,13 @@ export function AlsoTypedIn({ port, projectId }: { port: Port; projectId: string
           Also typed in: <Code>{port.address || numberText(port, 'unit') || 'no address'}</Code> of{' '}
           {project.get('station', port.station)?.name ?? ''}
         </h2>
-        <p>{copies.length === 0 ? 'nowhere' : old === 0 ? 'none is old' : `${old} of ${copies.length} differ`}</p>
+        <p>
+          {copies.length === 0
+            ? 'nowhere'
+            : old === 0
+              ? 'none is old'
+              : `${old} of ${copies.length} ${old === 1 ? 'differs' : 'differ'}`}
+        </p>
       </SectionHead>
       {copies.length === 0 && <p>No other end and no other port holds a copy of it.</p>}
       <CopiesList copies={copies} projectId={projectId} follow={(copy) => followUp(project, copy)} />

@@ -1,8 +1,7 @@
 import { KIND_WORDS } from '../model/kinds.js';
 import { longestAt } from '../model/longest.js';
 import { textLength } from '../model/text-length.js';
-import type { Change, Json } from './change.js';
-import { fieldWords } from './field-words.js';
+import { type Change, type Json, fieldWords } from './change.js';
 
 /** The sentence for the first text of a change that is longer than its field takes; null where none is. */
 export function tooLong({ kind, path, after }: Change): string | null {

@@ -1,4 +1,4 @@
-import { registerSignificance } from './register-order.js';
+import type { RegisterOrder } from '../model/words.js';
 import type { FullLayout } from '../model/layout-defaults.js';
 import type { Row } from './linear.js';
 
@@ -28,4 +28,14 @@ export function significanceInElement(row: UnitRow, layout: FullLayout, width: n
 export function placeInUnit({ highFirst }: UnitRow, unit: number, significance: number): number {
   if (!highFirst || unit <= 8) return significance;
   return (unit / 8 - 1 - (significance >> 3)) * 8 + (significance & 7);
+}
+
+/**
+ * Which word of a value (0 the least significant) stands at each register, for so many registers.
+ * Pairs swapped is a rule for four words; a value of two words then keeps the order that is named first.
+ */
+export function registerSignificance(order: RegisterOrder, registers: number): number[] {
+  const plain = Array.from({ length: registers }, (_, r) => (order.startsWith('high') ? registers - 1 - r : r));
+  if (registers < 4 || !order.endsWith('pairs swapped')) return plain;
+  return plain.map((own, r) => plain[r ^ 1] ?? own);
 }

@@ -1,5 +1,5 @@
 import { ASSUMED_LAYOUT, type FullLayout } from '../model/layout-defaults.js';
-import { registerSignificance } from './register-order.js';
+import { registerSignificance } from './bit-in-unit.js';
 import { sizeInRow, valuePositions, type Frame } from './layout.js';
 import { sampleBytes } from './memory-sample.js';
 

@@ -1,7 +1,6 @@
 import type { TypeRef } from '../model/claim.js';
 import { DEFAULT_CAPACITY, elementary } from './types.js';
-import { placeInUnit } from './bit-in-unit.js';
-import { registerSignificance } from './register-order.js';
+import { placeInUnit, registerSignificance } from './bit-in-unit.js';
 import type { FullLayout } from '../model/layout-defaults.js';
 
 /** How one claim's payload lies: the row that its offsets count along, and the rule for values in it. */

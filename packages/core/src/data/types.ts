@@ -1,6 +1,5 @@
-import { read, unread, type Read } from '../text/read.js';
 import type { TypeRef } from '../model/claim.js';
-import { squeezed } from '../text/squeezed.js';
+import { read, unread, type Read, squeezed } from '../text/read.js';
 
 export type TypeFamily =
   'bool' | 'signed' | 'unsigned' | 'bit string' | 'real' | 'duration' | 'moment' | 'character' | 'text';
@@ -169,3 +168,6 @@ export function counted(text: string, type: TypeRef): Read<TypeRef> {
     ? read(type)
     : unread(`“${text}” has ${type.count} elements`, `an array has at most ${MOST_ELEMENTS}`);
 }
+
+export const sameType = (a: TypeRef, b: TypeRef): boolean =>
+  a.base === b.base && a.count === b.count && a.capacity === b.capacity && a.structure === b.structure;

@@ -9,7 +9,7 @@ import { LINE_ROLES, PURPOSES, RADIO_SORTS } from '../model/words.js';
 import { nextFreeNumber, parseInSpace, SPACES } from '../wiring/address-spaces.js';
 import { ledgerOf, nextFreeInLedger, subnetFor } from '../wiring/ledger.js';
 import { spacesOn, takenIn, withNumber } from '../wiring/numbers-on.js';
-import { settingsOfLine } from '../wiring/settings-of-line.js';
+import { settingsOfLine } from '../wiring/serial-settings.js';
 import { editPort } from './edit-port.js';
 import { changed, parseWord, refused, type FieldEdit } from '../text/field-edit.js';
 

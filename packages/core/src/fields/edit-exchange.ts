@@ -1,6 +1,6 @@
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { tell } from '../told/tell.js';
+import { tell } from '../told/told.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import {

@@ -1,10 +1,9 @@
 import { set } from '../change/make.js';
 import type { Port } from '../model/port.js';
 import type { Project, Reader } from '../model/project.js';
-import { PROTOCOLS } from '../protocol/catalogue.js';
+import { PROTOCOLS, protocolNamed } from '../protocol/catalogue.js';
 import { listeningOn } from '../wiring/listening.js';
 import { changed, parseWhole, refused, type FieldEdit } from '../text/field-edit.js';
-import { protocolNamed } from '../protocol/protocol-named.js';
 
 /** The TCP ports that are stated at a port, to edit: `1502`, or `1502 Modbus TCP, 20000 DNP3` where it answers several. */
 export function listeningText(reader: Reader, port: Port): string {

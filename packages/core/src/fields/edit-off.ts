@@ -1,9 +1,8 @@
 import { set } from '../change/make.js';
 import type { Port } from '../model/port.js';
 import { CALLING, type Calling } from '../model/words.js';
-import { PROTOCOLS } from '../protocol/catalogue.js';
+import { PROTOCOLS, protocolNamed } from '../protocol/catalogue.js';
 import { changed, refused, type FieldEdit } from '../text/field-edit.js';
-import { protocolNamed } from '../protocol/protocol-named.js';
 
 /** What is switched off at a port: `Modbus TCP listens, Service access`. */
 export function offText(port: Port): string {

@@ -5,7 +5,7 @@ import type { Project } from '../model/project.js';
 import type { Member, Structure } from '../model/structure.js';
 import { changed, refused, type FieldEdit } from '../text/field-edit.js';
 import { containsItself } from '../structure/lay-out.js';
-import { readType } from '../structure/read-type.js';
+import { readType } from '../structure/type-text.js';
 
 /** A structure's name; it is made with it. */
 export function editStructure(project: Project, id: string, name: string): FieldEdit {

@@ -1,6 +1,6 @@
 import { memoriesOf, type Memory } from '../place/memory.js';
 import { parseAddress } from '../place/parse-address.js';
-import { read, unreadSentence } from '../text/read.js';
+import { read, unreadSentence, type Read } from '../text/read.js';
 import type { AsTyped } from '../model/as-typed.js';
 import type { Project, Reader } from '../model/project.js';
 import type { Scaling, Tag } from '../model/tag.js';
@@ -15,10 +15,8 @@ import {
   type Polarity,
 } from '../model/words.js';
 import { parseWord } from '../text/field-edit.js';
-import { readType } from '../structure/read-type.js';
-import { typeText } from '../structure/type-text.js';
+import { readType, typeText } from '../structure/type-text.js';
 import type { TypeRef } from '../model/claim.js';
-import type { Read } from '../text/read.js';
 import type { TagField } from '../formats/tag-list.js';
 import { placeText } from '../place/place-text.js';
 import { formatScaling, parseScaling } from '../data/scaling.js';

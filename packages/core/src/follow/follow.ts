@@ -1,7 +1,6 @@
 import { formatSpan } from '../place/format-address.js';
 import type { Span } from '../place/resolve.js';
-import { claimsIn } from '../lane/claims-in.js';
-import { copiesIn } from '../lane/copies-in.js';
+import { claimsIn, copiesIn } from '../lane/claims-in.js';
 import { sidesOf } from '../lane/sides-of.js';
 import { laneName } from '../lane/compare.js';
 import { sideOf, type Side } from '../lane/side.js';

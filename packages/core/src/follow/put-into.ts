@@ -1,6 +1,5 @@
 import type { Span } from '../place/resolve.js';
-import { claimsIn } from '../lane/claims-in.js';
-import { copiesIn } from '../lane/copies-in.js';
+import { claimsIn, copiesIn } from '../lane/claims-in.js';
 import { elementsIn, sideOfClaim, type Element } from '../lane/memory-values.js';
 import type { Use } from '../lane/occupancy.js';
 import type { Side } from '../lane/side.js';

@@ -20,13 +20,13 @@ export const TAG_HEADINGS: Record<TagColumnName, string> = {
     group: 'Group',
     type: 'Type',
     place: 'Address',
-    asks: 'Asks for',
+    asks: 'Refers to',
     access: 'Access',
-    open: 'To others',
+    open: 'Access from others',
     program: 'Program',
   },
   ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
-  ...{ lastWord: 'Last word', internal: 'Internal', required: 'Required', comment: 'Comment' },
+  ...{ lastWord: 'Priority on conflict', internal: 'Internal', required: 'Required', comment: 'Comment' },
 };
 
 /** Words of headings, in several languages of the trade. */
@@ -35,9 +35,9 @@ const KNOWN: Record<TagColumnName, RegExp> = {
   group: /^(group|tag ?group|partner|device|connection|driver|gruppe|groupe|grupo)$/i,
   type: /^(type|data ?type|datatype|datentyp|typ|format|type de données|tipo)$/i,
   place: /^(address|addr|location|reference|at|adresse|direccion|dirección|offset)$/i,
-  asks: /^(asks for|asks|register|plc address|controller address|item ?text|item|target|quelle|source)$/i,
+  asks: /^(refers to|asks for|asks|register|plc address|controller address|item ?text|item|target|quelle|source)$/i,
   access: /^(access|rights?|read\/write|r\/w|zugriff|accès|acceso)$/i,
-  open: /^(to others|external access|external|offered|von außen|extern)$/i,
+  open: /^(access from others|to others|external access|external|offered|von außen|extern)$/i,
   program: /^(program|scope|pou|programm|programme|local to)$/i,
   unit: /^(units?|engineering unit|eu|einheit|unité|unidad)$/i,
   scaling: /^(scaling|scale|skalierung|échelle|escala)$/i,
@@ -45,7 +45,7 @@ const KNOWN: Record<TagColumnName, RegExp> = {
   alias: /^(alias|label|display name|anzeigename|klartext)$/i,
   signal: /^(signal|signal kind|i\/o|kind|signalart)$/i,
   element: /^(element|shown as|panel element|control|bedienelement)$/i,
-  lastWord: /^(last word|who has the last word)$/i,
+  lastWord: /^(priority on conflict|last word|who has the last word)$/i,
   internal: /^(internal|intern|private)$/i,
   required: /^(required|mandatory|pflicht|erforderlich)$/i,
   comment:

@@ -6,7 +6,7 @@ import { added, applied, codesOf, edited, theFinding, twoStations, wordsOf } fro
 import { editLaneCell } from '../sheet/edit-cell.js';
 import { editSheet } from '../sheet/edit-sheet.js';
 import { pasteLanes } from '../sheet/paste.js';
-import { splitBlock } from '../sheet/split-block.js';
+import { splitBlock } from '../sheet/paste-columns.js';
 
 /** At both stations an area stands first in which addresses are written as in the one that is used: as data blocks do. */
 function alike(): Project {

@@ -1,7 +1,6 @@
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
-import { claimsIn } from './claims-in.js';
-import { copiesIn } from './copies-in.js';
+import { claimsIn, copiesIn } from './claims-in.js';
 import type { Use } from './occupancy.js';
 import { sideOf } from './side.js';
 import { useOf, usesOfCopy, usesOfLanding } from './uses.js';

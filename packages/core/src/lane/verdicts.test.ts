@@ -3,8 +3,7 @@ import { set } from '../change/make.js';
 import { newArea, newView } from '../create/new-entities.js';
 import type { Claim, ClaimItem } from '../model/claim.js';
 import type { Project } from '../model/project.js';
-import { ASSUMED } from '../model/assumed.js';
-import type { AreaKind, NotationId, Unit } from '../model/words.js';
+import { ASSUMED, type AreaKind, type NotationId, type Unit } from '../model/words.js';
 import {
   added,
   applied,

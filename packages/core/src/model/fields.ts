@@ -1,4 +1,3 @@
-import { applyDecorators } from './apply-decorators.js';
 import { LONGEST_NAME, LONGEST_TEXT } from './longest.js';
 import { IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
@@ -22,3 +21,10 @@ export const IsText = () => applyDecorators(IsOptional(), IsString({ message: 'm
 
 /** The order key: a number that places an entity among its siblings. */
 export const IsOrder = () => applyDecorators(IsInt({ message: 'must be a whole number' }), Min(-1e12), Max(1e12));
+
+/** Several property decorators as one. */
+export function applyDecorators(...decorators: PropertyDecorator[]): PropertyDecorator {
+  return (target, key) => {
+    for (const decorate of decorators) decorate(target, key);
+  };
+}

@@ -288,3 +288,6 @@ export type Presence = (typeof PRESENCES)[number];
 /** Which of the two parts of a hop is written first. */
 export const HOP_ORDERS = ['way first', 'address first'] as const;
 export type HopOrder = (typeof HOP_ORDERS)[number];
+
+/** The source of a figure that nobody measured: it stands for a common one, and is to be corrected. */
+export const ASSUMED = 'assumed for the example';

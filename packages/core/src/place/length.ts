@@ -1,7 +1,6 @@
 import type { Length } from '../model/claim.js';
-import { read, unread, type Read } from '../text/read.js';
+import { read, unread, type Read, squeezed } from '../text/read.js';
 import type { Unit } from '../model/words.js';
-import { squeezed } from '../text/squeezed.js';
 
 /** The word for a unit of so many bits. */
 const UNIT_WORDS: Record<Unit, readonly [string, string]> = {

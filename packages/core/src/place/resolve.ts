@@ -91,3 +91,7 @@ export function resolve(memory: Memory, place: Place, length: number): Span[] | 
   const located = locate(memory, place);
   return located ? spansOf(located.row, located.linear, length) : null;
 }
+
+/** The same area, written the same way. */
+export const samePlace = (a: Place, b: Place): boolean =>
+  a.number === b.number && a.bit === b.bit && a.width === b.width && a.area === b.area && a.view === b.view;

@@ -12,10 +12,9 @@ import { IN_TAG, type Claim, type Place } from '../model/claim.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { nameKey } from '../model/references.js';
-import { ASSUMED } from '../model/assumed.js';
+import { ASSUMED, type Unit } from '../model/words.js';
 import type { Station } from '../model/station.js';
 import type { Tag } from '../model/tag.js';
-import type { Unit } from '../model/words.js';
 
 /** `Store_Temperature[3]`, `Store_Temperature`, `Store_Temperature.5` */
 const NAMED = /^([^[\].]+(?:\.[A-Za-z_][^[\].]*)*)(?:\[\s*(-?\d+(?:\s*,\s*-?\d+)*)\s*\])?(?:\.(\d+))?$/;

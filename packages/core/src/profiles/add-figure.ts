@@ -10,15 +10,15 @@ import {
   type Calling,
   type Forward,
   type NetworkKind,
+  CALLING,
+  NETWORK_KINDS,
 } from '../model/words.js';
-import { PROTOCOLS } from '../protocol/catalogue.js';
-import { CALLING, NETWORK_KINDS } from '../model/words.js';
+import { PROTOCOLS, protocolNamed } from '../protocol/catalogue.js';
 import { orderAfter } from '../model/order.js';
 import { partTwice } from '../text/template.js';
 import { BLOCK_FORM, readBlock } from './block-text.js';
 import { limitKey } from '../wiring/connection-limits.js';
 import { changed, parseWord, refused, type FieldEdit } from '../text/field-edit.js';
-import { protocolNamed } from '../protocol/protocol-named.js';
 
 /** What can be written into the line for something more that a type states. */
 export const FIGURE_FORMS = [

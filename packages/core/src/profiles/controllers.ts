@@ -1,5 +1,5 @@
 import type { Profile } from '../model/profile.js';
-import { ASSUMED } from '../model/assumed.js';
+import { ASSUMED } from '../model/words.js';
 
 /** What a communication module of a small controller keeps in its memory: 16 bytes, at one of several places. */
 const BLOCKS: Profile['blocks'] = {

@@ -1,5 +1,5 @@
 import type { Profile, Speech } from '../model/profile.js';
-import { ASSUMED } from '../model/assumed.js';
+import { ASSUMED } from '../model/words.js';
 
 const profile = (
   id: string,

@@ -1,5 +1,5 @@
 import type { Profile } from '../model/profile.js';
-import { ASSUMED } from '../model/assumed.js';
+import { ASSUMED } from '../model/words.js';
 
 /** What people look at. */
 export const SCREENS: Profile[] = [

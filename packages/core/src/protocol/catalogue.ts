@@ -1,3 +1,4 @@
+import type { Protocol } from './protocol.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { cip } from './cip.js';
@@ -8,7 +9,6 @@ import { modbusRtu } from './modbus-rtu.js';
 import { modbusTcp } from './modbus-tcp.js';
 import { opcUa } from './opc-ua.js';
 import { other, OTHER_FACTS, OTHER_ID } from './other.js';
-import type { Protocol } from './protocol.js';
 import { radioMirror } from './radio-mirror.js';
 import { serviceAccess } from './service-access.js';
 import { tokenBusIo } from './token-bus-io.js';
@@ -44,4 +44,14 @@ export function protocolOf(exchange: Exchange): Protocol {
   let protocol = described.get(facts);
   if (!protocol) described.set(facts, (protocol = other(facts)));
   return protocol;
+}
+
+/** The id of the protocol of this name, or of the only one whose name begins so. */
+export function protocolNamed(text: string, which: (protocol: Protocol) => boolean = () => true): string | null {
+  const clean = text.trim().toLowerCase();
+  const known = PROTOCOLS.filter(which);
+  const exact = known.find((p) => p.id === clean || p.name.toLowerCase() === clean);
+  if (exact) return exact.id;
+  const starting = clean === '' ? [] : known.filter((p) => p.name.toLowerCase().startsWith(clean));
+  return starting.length === 1 ? starting[0]!.id : null;
 }

@@ -1,5 +1,4 @@
-import { read, unread, type Read } from '../text/read.js';
-import { squeezed } from '../text/squeezed.js';
+import { read, unread, type Read, squeezed } from '../text/read.js';
 
 /** A revision part by part; a part that is `x` stands for any. */
 type Parts = (number | 'x')[];

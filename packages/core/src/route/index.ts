@@ -9,6 +9,6 @@ export { judgeText, type TextFault } from './judge-text.js';
 export { portsOf } from './ports-of.js';
 export { reachOf, throughWords } from './reach.js';
 export { routeFormOf, routeText } from './route-text.js';
-export { trafficOf } from './traffic-of.js';
+export { trafficOf } from './passes.js';
 export { type Ways, waysOf } from './ways-of.js';
 export { wouldMakeOne } from './would-do.js';

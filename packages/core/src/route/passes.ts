@@ -1,10 +1,11 @@
+import type { Exchange } from '../model/exchange.js';
+import { type Traffic, TRAFFICS, type Forward } from '../model/words.js';
 import { compareVersions } from '../rack/revisions.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { TRAFFICS, type Forward, type Traffic } from '../model/words.js';
 
 /** Whether a station passes a kind of traffic from one of its networks to another, and why; null: it is not known. */
 export interface Passing {
@@ -69,3 +70,7 @@ export function passingOf(reader: Reader, station: Station, traffic: Traffic, fr
   if (station.roles.includes('router')) return { passes: null, why: 'is a router; what it passes is not known yet' };
   return { passes: false, why: `passes nothing on` };
 }
+
+/** What the data of an exchange travels as. */
+export const trafficOf = ({ kind, transfer }: Pick<Exchange, 'kind' | 'transfer'>): Traffic =>
+  kind === 'service link' ? 'looking on' : transfer === 'cyclic blocks' ? 'cyclic data' : 'requests';

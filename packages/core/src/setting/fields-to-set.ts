@@ -2,8 +2,7 @@ import { childrenOf } from '../model/order.js';
 import type { Setting } from '../model/setting.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { PORT_SETTINGS, plannedOf, type Planned } from './planned.js';
-import { settingState, type StateNow } from './setting-state.js';
+import { PORT_SETTINGS, plannedOf, type Planned, settingState, type StateNow } from './planned.js';
 
 /** One value to be got into a station, with what is known of that. */
 export interface FieldToSet extends Planned {

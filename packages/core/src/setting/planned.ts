@@ -1,3 +1,5 @@
+import type { Setting } from '../model/setting.js';
+import type { SettingState } from '../model/words.js';
 import { childrenOf } from '../model/order.js';
 import { digestOf } from '../model/digest.js';
 import type { Kind } from '../model/kinds.js';
@@ -95,4 +97,12 @@ function whole(kind: Kind, id: string, what: string, words: string[], held: unkn
   const digest = digestOf(held);
   const text = words.filter((w) => w !== '').join(', ');
   return { cell: { kind, id, path: [] }, what, text, value: digest };
+}
+
+export type StateNow = SettingState | 'changed since sent';
+
+/** Whether the planned value was sent and is in force; what was sent before the value changed does not count for it. */
+export function settingState(setting: Setting | null, planned: Planned): StateNow {
+  if (!setting || setting.state === 'not sent') return 'not sent';
+  return setting.sent === planned.value ? setting.state : 'changed since sent';
 }

@@ -7,7 +7,7 @@ import type { Lane } from '../model/lane.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Project, Reader } from '../model/project.js';
 import { withStructure } from '../lane/claim-structure.js';
-import { readType } from '../structure/read-type.js';
+import { readType } from '../structure/type-text.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import type { SecondLineColumn, SheetColumn } from './sheet.js';
 

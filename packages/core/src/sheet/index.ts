@@ -22,6 +22,6 @@ export {
   sheetRows,
 } from './sheet.js';
 export { type Shift, type Shifted, shiftPage } from './shift.js';
-export { splitBlock } from './split-block.js';
+export { splitBlock } from './paste-columns.js';
 export { type Strip, stripOf, type StripPart } from './strip.js';
 export { pageTotals } from './totals.js';

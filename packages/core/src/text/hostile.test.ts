@@ -3,7 +3,7 @@ import { nameAndElement } from '../place/notations/name-and-element.js';
 import { parseType } from '../data/types.js';
 import { parseAccepted } from '../rack/revisions.js';
 import { Project } from '../model/project.js';
-import { readType } from '../structure/read-type.js';
+import { readType } from '../structure/type-text.js';
 import { typeReader } from '../tags/import/type-reader.js';
 import { parseItemText } from '../place/item-text.js';
 import { parseScaling } from '../data/scaling.js';

@@ -16,3 +16,6 @@ export const unread = (found: string, expected: string): Read<never> => ({ ok: f
 export function unreadSentence(miss: { found: string; expected: string }): string {
   return `${miss.found}; ${miss.expected}`;
 }
+
+/** A typed text without blanks around it, and one blank where there were several: so no pattern has to try how many. */
+export const squeezed = (text: string): string => text.trim().replace(/\s+/g, ' ');

@@ -1,16 +1,14 @@
+import type { Project } from '../model/project.js';
 import type { End } from '../model/end.js';
 import { parseIpv4 } from '../wiring/ipv4.js';
 import { set } from '../change/make.js';
 import type { Change } from '../change/change.js';
-import { tell } from './tell.js';
-import { portOf, TOLD_WORDS, toldFields } from './told.js';
+import { tell, portOf, TOLD_WORDS, toldFields } from './told.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Kind } from '../model/kinds.js';
-import type { Project } from '../model/project.js';
 import { copiesInRoutes, followInRoute } from './copies-in-routes.js';
 import { copiesInRows, followInRows } from './copies-in-rows.js';
-import { withTicks } from './ticked.js';
 import type { ToldFieldName } from '../model/words.js';
 import type { Tick } from '../model/tick.js';
 
@@ -151,4 +149,14 @@ export function followUp(project: Project, copy: Copy): Change[] {
   const end = project.get('end', id);
   const [, other = '', field = ''] = path;
   return end ? [tell(end, other, field as ToldFieldName, copy.truth)] : [];
+}
+
+/** Copies with their ids, and with the tick of each that is of the value that is so now. */
+export function withTicks(project: Project, copies: readonly Omit<Copy, 'id' | 'tick'>[]): Copy[] {
+  const ticks = new Map([...project.all('tick')].map((tick) => [tick.copy, tick]));
+  return copies.map((copy) => {
+    const id = [copy.cell.kind, copy.cell.id, ...copy.cell.path].join(' ');
+    const tick = ticks.get(id);
+    return { ...copy, id, tick: tick && tick.value === copy.truth ? tick : null };
+  });
 }

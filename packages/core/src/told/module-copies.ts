@@ -4,8 +4,7 @@ import { slotName } from '../rack/slots.js';
 import type { Module } from '../model/module.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import type { Copy } from './copies.js';
-import { withTicks } from './ticked.js';
+import { type Copy, withTicks } from './copies.js';
 
 /** Every controller's own entry of a module's slot and order code. */
 export function copiesOfModule(project: Project, module: Module): Copy[] {

@@ -1,16 +1,18 @@
+import { set } from '../change/make.js';
+import type { Change } from '../change/change.js';
+import type { End } from '../model/end.js';
+import type { ToldFieldName, NetworkKind } from '../model/words.js';
 import { parseIpv4 } from '../wiring/ipv4.js';
 import { specialAddress } from '../wiring/special.js';
 import { cpuOf, cpuSlotOf } from '../rack/cpu-slot.js';
 import { slotsOfRemoteIo } from '../rack/remote-slots.js';
 import { looksAtUnit } from '../wiring/looks-at-unit.js';
 import type { Cell } from '../finding/finding.js';
-import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import type { NetworkKind, ToldFieldName } from '../model/words.js';
 import { protocolAt } from '../protocol/catalogue.js';
 import { onOneComputer } from '../wiring/host-of.js';
 import type { Protocol, ToldField } from '../protocol/protocol.js';
@@ -223,4 +225,10 @@ function ownerOf(reader: Reader, network: string | null, address: string): strin
   if (!network) return null;
   const port = childrenOf(reader, 'port', network).find((p) => sameAddress(p.address, address));
   return (port && reader.get('station', port.station)?.name) ?? null;
+}
+
+/** Types into an end what it is told about another. */
+export function tell(end: End, other: string, field: ToldFieldName, text: string): Change {
+  if (end.told[other]) return set('end', end, ['told', other, field], text);
+  return set('end', end, ['told', other], { address: '', tcpPort: '', unit: '', [field]: text });
 }

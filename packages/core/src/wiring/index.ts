@@ -7,4 +7,4 @@ export { listeningOn } from './listening.js';
 export { numberText } from './numbers-on.js';
 export { ownPorts } from './own-port.js';
 export { formatRadioPlace, radioPlaceOf } from './radio-block.js';
-export { settingsOfLine } from './settings-of-line.js';
+export { settingsOfLine } from './serial-settings.js';

@@ -2,7 +2,7 @@ import { childrenOf } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Reader } from '../model/project.js';
 import { PROTOCOLS, protocolOf } from '../protocol/catalogue.js';
-import { isOnEthernet } from './on-ethernet.js';
+import { isOnEthernet } from './port-addresses.js';
 
 /** A protocol that a port answers calls of, and the TCP port that it listens on. */
 export interface Server {

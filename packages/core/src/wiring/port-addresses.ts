@@ -1,6 +1,7 @@
+import type { Port } from '../model/port.js';
+import type { Reader } from '../model/project.js';
 import { parseIpv4, parseMask, subnetOf, type Ipv4, type Subnet } from './ipv4.js';
 import { entriesInOrder } from '../model/order.js';
-import type { Port } from '../model/port.js';
 import type { AddressSource } from '../model/words.js';
 
 /** One IPv4 address of a port, as typed, and where in the port it stands. */
@@ -29,4 +30,10 @@ export function readAddressesOf(port: Port): (PortAddress & { value: Ipv4; subne
     const mask = parseMask(one.mask);
     return [{ ...one, value: address.value, subnet: mask.ok ? subnetOf(address.value, mask.value) : null }];
   });
+}
+
+/** Whether IP addresses mean anything here: the port is attached to Ethernet, or to nothing yet. */
+export function isOnEthernet(reader: Reader, port: Port): boolean {
+  const network = port.network ? reader.get('network', port.network) : undefined;
+  return network === undefined || network.kind === 'ethernet';
 }

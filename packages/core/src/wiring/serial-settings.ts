@@ -1,5 +1,5 @@
-import { read, unread, type Read } from '../text/read.js';
-import { squeezed } from '../text/squeezed.js';
+import type { Port } from '../model/port.js';
+import { read, unread, type Read, squeezed } from '../text/read.js';
 
 export type Parity = 'none' | 'even' | 'odd';
 
@@ -43,4 +43,10 @@ export function formatSerial({ rate, dataBits, parity, stopBits }: SerialSetting
 /** Bits on the line per character: start, data, parity if there is one, stop (Modbus over Serial Line V1.02, 2.5.1). */
 export function bitsPerCharacter({ dataBits, parity, stopBits }: SerialSettings): number {
   return 1 + dataBits + (parity === 'none' ? 0 : 1) + stopBits;
+}
+
+/** What a new member of a line takes over: the caller's settings, or else those of the first who has any. */
+export function settingsOfLine(ports: readonly Port[]): string | null {
+  const known = ports.filter((p) => parseSerial(p.serial ?? '').ok);
+  return (known.find((p) => p.lineRole === 'calls') ?? known[0])?.serial ?? null;
 }

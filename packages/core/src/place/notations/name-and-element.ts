@@ -1,6 +1,6 @@
 import { readBit, writeBit } from './bit-part.js';
 import type { Notation } from './notation.js';
-import { squeezed } from '../../text/squeezed.js';
+import { squeezed } from '../../text/read.js';
 
 /**
  * An array's name and the element: `Data[12]`, `Data[12].3`.

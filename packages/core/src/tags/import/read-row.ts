@@ -1,8 +1,8 @@
 import { dequal } from 'dequal/lite';
 import { formatAddress } from '../../place/format-address.js';
 import { memoriesOf } from '../../place/memory.js';
-import { samePlace } from '../../place/same-place.js';
-import { sameType } from '../../data/same-type.js';
+import { samePlace } from '../../place/resolve.js';
+import { sameType } from '../../data/types.js';
 import { withPoint } from '../../formats/decimal.js';
 import { fieldsOf, type TagField, type TagList } from '../../formats/tag-list.js';
 import type { Place, TypeRef } from '../../model/claim.js';

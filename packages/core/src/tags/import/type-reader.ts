@@ -1,9 +1,8 @@
-import { read, type Read } from '../../text/read.js';
+import { read, type Read, squeezed } from '../../text/read.js';
 import type { TypeRef } from '../../model/claim.js';
 import type { Project } from '../../model/project.js';
 import type { Structure } from '../../model/structure.js';
 import { parseType } from '../../data/types.js';
-import { squeezed } from '../../text/squeezed.js';
 
 const NAMED =
   /^(?:ARRAY\s*\[\s*(\d+)\s*\.\.\s*(\d+)\s*\]\s*OF\s+)?([^[\]×*]+?)\s*(?:\[\s*(\d+)\s*\])?\s*(?:[×*]\s*(\d+))?$/i;

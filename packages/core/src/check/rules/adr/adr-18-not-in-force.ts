@@ -1,7 +1,6 @@
 import { childrenOf } from '../../../model/order.js';
 import type { Setting } from '../../../model/setting.js';
-import { plannedOf, type Planned } from '../../../setting/planned.js';
-import { settingState } from '../../../setting/setting-state.js';
+import { plannedOf, type Planned, settingState } from '../../../setting/planned.js';
 import { addressesOf } from '../../../wiring/port-addresses.js';
 import { portCell, portName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';

@@ -1,6 +1,6 @@
 import { parseIpv4, parseMask } from '../../../wiring/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
-import { isOnEthernet } from '../../../wiring/on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';
 
 export const malformedAddress: Rule = {

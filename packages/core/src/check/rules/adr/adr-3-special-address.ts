@@ -1,12 +1,11 @@
 import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf } from '../../../wiring/ipv4.js';
 import { formatHostRange, specialAddress, type SpecialAddress } from '../../../wiring/special.js';
 import { toldFields } from '../../../told/told.js';
-import { isOnEthernet } from '../../../wiring/on-ethernet.js';
+import { isOnEthernet, readAddressesOf } from '../../../wiring/port-addresses.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
-import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Report, Rule } from '../../rule.js';
 import { onOneComputer } from '../../../wiring/host-of.js';
 import { toldFix } from './told-fix.js';

@@ -1,7 +1,7 @@
 import { contains, formatSubnet, parseIpv4, parseMask, subnetOf } from '../../../wiring/ipv4.js';
 import { specialAddress } from '../../../wiring/special.js';
 import { childrenOf } from '../../../model/order.js';
-import { isOnEthernet } from '../../../wiring/on-ethernet.js';
+import { isOnEthernet } from '../../../wiring/port-addresses.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const gatewayOutside: Rule = {

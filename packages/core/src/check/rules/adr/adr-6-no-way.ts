@@ -5,7 +5,7 @@ import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
 import type { Reader } from '../../../model/project.js';
 import { findRoutes } from '../../../route/find-routes.js';
-import { trafficOf } from '../../../route/traffic-of.js';
+import { trafficOf } from '../../../route/passes.js';
 import { hostOf, onOneComputer } from '../../../wiring/host-of.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
 import type { Rule } from '../../rule.js';

@@ -1,7 +1,6 @@
 import { formatSubnet, overlaps } from '../../../wiring/ipv4.js';
 import { childrenOf } from '../../../model/order.js';
-import { readAddressesOf } from '../../../wiring/port-addresses.js';
-import { isOnEthernet } from '../../../wiring/on-ethernet.js';
+import { readAddressesOf, isOnEthernet } from '../../../wiring/port-addresses.js';
 import { portCell } from '../../port-words.js';
 import type { Rule } from '../../rule.js';
 

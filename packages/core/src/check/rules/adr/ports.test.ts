@@ -134,7 +134,9 @@ test('ADR 14: only where the profile has the custom', () => {
 });
 
 test('ADR 15: one hardware address twice, however it is written', () => {
-  expect(words('ADR 15', ['port', 'portb', 'hardware', '02-00-00-00-00-01'])).toContain('both have hardware address 02:00:00:00:00:01');
+  expect(words('ADR 15', ['port', 'portb', 'hardware', '02-00-00-00-00-01'])).toContain(
+    'both have hardware address 02:00:00:00:00:01',
+  );
 });
 
 test('ADR 16: a port for I/O without a name, with an illegal one, and with one that is taken', () => {

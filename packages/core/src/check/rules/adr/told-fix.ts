@@ -1,5 +1,5 @@
 import { set } from '../../../change/make.js';
-import { tell } from '../../../told/tell.js';
+import { tell } from '../../../told/told.js';
 import type { Reader } from '../../../model/project.js';
 import type { ToldFieldName } from '../../../model/words.js';
 import type { Finding } from '../../../finding/finding.js';

@@ -2,7 +2,7 @@ import { lengthBits } from '../../../place/length.js';
 import { isTyped } from '../../../model/as-typed.js';
 import type { Claim } from '../../../model/claim.js';
 import { childrenOf } from '../../../model/order.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 import { limitMessage, overLimit } from './limit-report.js';
 

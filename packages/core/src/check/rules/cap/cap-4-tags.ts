@@ -1,5 +1,5 @@
 import { childrenOf } from '../../../model/order.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 import { limitMessage, overLimit } from './limit-report.js';
 

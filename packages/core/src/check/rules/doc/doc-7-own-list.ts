@@ -1,7 +1,7 @@
-import { samePlace } from '../../../place/same-place.js';
+import { samePlace } from '../../../place/resolve.js';
 import { set } from '../../../change/make.js';
 import { readToldPlace } from '../../../lane/told-place.js';
-import { sameType } from '../../../data/same-type.js';
+import { sameType } from '../../../data/types.js';
 import type { Comparison } from '../../../lane/compare.js';
 import type { Side } from '../../../lane/side.js';
 import { readable } from '../../../model/as-typed.js';

@@ -5,7 +5,7 @@ import type { Module } from '../../../model/module.js';
 import type { Reader } from '../../../model/project.js';
 import type { Rack } from '../../../model/rack.js';
 import type { Station } from '../../../model/station.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import { moduleCell, moduleName, racksOf } from '../../module-words.js';
 import { stationName } from '../../port-words.js';
 import type { Report, Rule } from '../../rule.js';

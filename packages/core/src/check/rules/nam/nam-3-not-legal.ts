@@ -1,7 +1,7 @@
 import { itemFacts } from '../../../lane/item-facts.js';
 import { identifierFault } from '../../../place/identifier.js';
 import { childrenOf } from '../../../model/order.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Rule } from '../../rule.js';
 

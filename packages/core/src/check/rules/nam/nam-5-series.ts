@@ -3,7 +3,7 @@ import type { Reader } from '../../../model/project.js';
 import type { Station } from '../../../model/station.js';
 import type { TagSeries } from '../../../model/tag-series.js';
 import { seriesName } from '../../../tags/series.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import type { Report, Rule } from '../../rule.js';
 
 export const seriesHole: Rule = {

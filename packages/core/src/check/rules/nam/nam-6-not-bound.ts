@@ -1,6 +1,5 @@
 import { unboundTags } from '../../../place/points.js';
-import { counted } from '../../counted.js';
-import { fewOf } from '../../few-of.js';
+import { counted, fewOf } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 
 export const notBound: Rule = {

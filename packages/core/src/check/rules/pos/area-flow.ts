@@ -1,4 +1,4 @@
-import { copiesIn } from '../../../lane/copies-in.js';
+import { copiesIn } from '../../../lane/claims-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
 import type { Cell } from '../../../finding/finding.js';
 import { unsettled } from '../../../lane/unsettled.js';

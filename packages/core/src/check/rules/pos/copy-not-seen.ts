@@ -2,8 +2,7 @@ import { formatAddress, formatSpan, placeAlong } from '../../../place/format-add
 import { memoryOf, type Memory } from '../../../place/memory.js';
 import { joined, locate, spansOf, type Span } from '../../../place/resolve.js';
 import { copyPlaces } from '../../../follow/copied.js';
-import { claimsIn } from '../../../lane/claims-in.js';
-import { copiesIn } from '../../../lane/copies-in.js';
+import { claimsIn, copiesIn } from '../../../lane/claims-in.js';
 import { uncovered } from '../../../lane/occupancy.js';
 import { isUnsettled } from './area-flow.js';
 import { sideOf, type Side } from '../../../lane/side.js';

@@ -2,7 +2,7 @@ import { spanAddresses } from '../../../place/format-address.js';
 import { formatBits } from '../../../place/length.js';
 import { memoryOf } from '../../../place/memory.js';
 import { set } from '../../../change/make.js';
-import { copiesIn } from '../../../lane/copies-in.js';
+import { copiesIn } from '../../../lane/claims-in.js';
 import { usesOfCopy } from '../../../lane/uses.js';
 import { entriesInOrder } from '../../../model/order.js';
 import type { WordBits } from '../../../model/words.js';

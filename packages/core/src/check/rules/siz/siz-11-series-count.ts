@@ -1,7 +1,7 @@
 import { set } from '../../../change/make.js';
 import { childrenOf } from '../../../model/order.js';
 import { seriesGaps } from '../nam/nam-5-series.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import type { Rule } from '../../rule.js';
 
 export const seriesCount: Rule = {

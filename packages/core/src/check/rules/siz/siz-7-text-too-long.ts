@@ -6,7 +6,7 @@ import type { Tag } from '../../../model/tag.js';
 import { routeName } from '../rou/route-report.js';
 import { readable } from '../../../model/as-typed.js';
 import type { TypeRef } from '../../../model/claim.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import { laneReport, valueCell } from '../../lane-report.js';
 import type { Report, Rule } from '../../rule.js';
 

@@ -3,7 +3,7 @@ import { childrenOf } from '../../../model/order.js';
 import { linePassOf, roundCadence } from '../../../time/line-pass.js';
 import { pollPlanOf, type ExchangePlan } from '../../../exchange/poll-plan-of.js';
 import type { Exchange } from '../../../model/exchange.js';
-import { counted } from '../../counted.js';
+import { counted } from '../../few-of.js';
 import type { Report, Rule } from '../../rule.js';
 
 const ms = (value: number): string => (value >= 100 ? value.toFixed(0) : value.toFixed(1));

@@ -1,7 +1,6 @@
 import { lengthBits } from '../../../place/length.js';
 import { set } from '../../../change/make.js';
-import { sameType } from '../../../data/same-type.js';
-import { elementary, formatType, parseType } from '../../../data/types.js';
+import { sameType, elementary, formatType, parseType } from '../../../data/types.js';
 import { readable } from '../../../model/as-typed.js';
 import type { TypeRef } from '../../../model/claim.js';
 import type { DifferenceOf } from '../../../lane/difference.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { splitBlock } from './split-block.js';
+import { splitBlock } from './paste-columns.js';
 
 test.each([
   [
