@@ -139,7 +139,7 @@ test('rows with faults hold the list back until they are left out; each is told 
         'Nowhere;1;1;DI-16;Digital input',
       ].join('\n'),
     );
-  await expect(preview(page)).toContainText('slot 40 cannot be: the rack of EvapHead has slots 0 to 9');
+  await expect(preview(page)).toContainText('slot 40 does not exist: the rack of EvapHead has slots 0 to 9');
   await expect(preview(page)).toContainText('slot 8 of EvapHead is given to row 2, too');
   await expect(preview(page)).toContainText('station “Nowhere” is not in the project');
   await expect(page.getByRole('button', { name: 'Import', exact: true })).toBeDisabled();

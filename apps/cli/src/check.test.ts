@@ -107,6 +107,6 @@ test('no file, or an option that is none: exit 2 and how it is called', () => {
   expect(check().status).toBe(2);
   const { stderr, status } = check('--yaml', FAULTY);
   expect(status).toBe(2);
-  expect(stderr).toContain('--yaml is no option');
+  expect(stderr).toContain('Unknown option: --yaml');
   expect(stderr).toContain('--strict');
 });

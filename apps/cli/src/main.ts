@@ -14,7 +14,7 @@ function main(args: string[]): number {
   const unknown = options.filter((o) => !(o in formats));
   const files = args.filter((a) => !a.startsWith('-'));
   if (unknown.length > 0 || files.length === 0 || options.length > 1) {
-    console.error(unknown.length > 0 ? `${unknown[0]} is no option.\n${USAGE}` : USAGE);
+    console.error(unknown.length > 0 ? `Unknown option: ${unknown[0]}\n${USAGE}` : USAGE);
     return 2;
   }
   const format = formats[options[0] as keyof typeof formats] ?? asText;

@@ -117,7 +117,7 @@ function brokenOff(log: Logger): ErrorRequestHandler {
     if (response.headersSent) response.destroy();
     else {
       const status = error.status ?? 500;
-      const message = status < 500 ? 'The address cannot be read.' : 'Something went wrong here.';
+      const message = status < 500 ? 'The address cannot be read.' : 'Internal server error.';
       response.status(status).json({ message } satisfies ErrorBody);
     }
   };

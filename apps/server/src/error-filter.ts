@@ -48,7 +48,7 @@ export class ErrorFilter implements ExceptionFilter {
       return;
     }
     this.log.error({ request: id, ...described(error) }, 'request failed');
-    response.status(500).json({ message: 'Something went wrong here.' } satisfies ErrorBody);
+    response.status(500).json({ message: 'Internal server error.' } satisfies ErrorBody);
   }
 }
 

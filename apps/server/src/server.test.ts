@@ -282,7 +282,7 @@ describe('bad input is told in a sentence, never a 500', () => {
 
   test.each([
     ['{', 'JSON'],
-    ['[]', 'not as it should be'],
+    ['[]', 'The request is invalid'],
     ['{"id":"1","label":"x","changes":[]}', 'must be an id'],
     ['{"id":"a","label":"x","changes":[[]]}', 'must be an object'],
     ['{"id":"a","label":"x","changes":[{"kind":"planet","id":"a","path":[]}]}', 'must be one of project, profile'],

@@ -65,4 +65,4 @@ const fields = (type: new () => object, value: unknown, where: string): Problem[
 const refused = (message: string): BadRequestException => new BadRequestException({ message } satisfies ErrorBody);
 
 const wrong = (problems: Problem[]): BadRequestException =>
-  new BadRequestException({ message: 'The request is not as it should be.', problems } satisfies ErrorBody);
+  new BadRequestException({ message: 'The request is invalid.', problems } satisfies ErrorBody);

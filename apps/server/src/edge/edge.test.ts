@@ -94,7 +94,7 @@ test('an answer says nothing of the inside: no stack, no statement, no path', as
   await server.database.query('RENAME TABLE journal TO journal_away');
   try {
     const answer = await server.http.get(`/api/projects/${id}/changes?since=0`).expect(500);
-    expect(answer.body).toEqual({ message: 'Something went wrong here.' });
+    expect(answer.body).toEqual({ message: 'Internal server error.' });
   } finally {
     await server.database.query('RENAME TABLE journal_away TO journal');
   }

@@ -17,7 +17,7 @@ export function unprocessable(message: string, problems: Problem[]): Unprocessab
 /** What the validation of a request's body found, with the full path of each field. */
 export function fromValidation(errors: ValidationError[]): BadRequestException {
   const problems = errors.flatMap((e) => flattened(e, ''));
-  const body: ErrorBody = { message: 'The request is not as it should be.', problems };
+  const body: ErrorBody = { message: 'The request is invalid.', problems };
   return new BadRequestException(body);
 }
 

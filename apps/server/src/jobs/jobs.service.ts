@@ -102,7 +102,7 @@ const STOPPED: Partial<JobRow> = { state: 'stopped', message: 'It was stopped; n
 
 function outcomeOf(error: unknown): Partial<JobRow> {
   if (!(error instanceof HttpException)) {
-    return { state: 'failed', message: 'Something went wrong here; nothing was stored.' };
+    return { state: 'failed', message: 'Internal server error; nothing was stored.' };
   }
   const body = error.getResponse() as ErrorBody;
   return { state: 'failed', message: body.message, problems: JSON.stringify(body.problems ?? []) };

@@ -70,7 +70,8 @@ export function StationPage() {
           Setting card
         </Link>
         <span>
-          Findings: <Counts tally={tallyOf(touching)} all />
+          Findings:{' '}
+          <Counts tally={tallyOf(touching)} all />
         </span>
       </PageTitle>
       <Scroll>

@@ -12,7 +12,7 @@ import { Foot } from './foot';
 const SHOWN: Shown = { kind: 'import', fields: ['file', null, null, null, 'source'], onlyThese: true };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'file', title: 'File', names: true, track: 'minmax(160px, 1fr)' },
-  { id: 'at', title: 'Brought in', track: '130px' },
+  { id: 'at', title: 'Imported', track: '130px' },
   { id: 'became', title: 'What it did', track: 'minmax(220px, 1.4fr)' },
   { id: 'saved', title: 'File saved', track: '130px' },
   { id: 'source', title: 'Source changed', track: '130px' },
@@ -52,11 +52,11 @@ export function ImportsGrid({ station }: { station: string }) {
     },
   });
   return (
-    <Foot aria-label="Brought in">
+    <Foot aria-label="Imported files">
       <SectionHead>
-        <h2>Brought in</h2>
+        <h2>Imported files</h2>
       </SectionHead>
-      <SmallGrid label="Files that were brought in" {...table} link={link} />
+      <SmallGrid label="Imported files" {...table} link={link} />
     </Foot>
   );
 }

@@ -16,7 +16,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'waived', title: 'Not used', track: '76px', right: true },
   { id: 'left', title: 'Unmatched', track: '76px', right: true },
   { id: 'internal', title: 'Internal', track: '76px', right: true },
-  { id: 'from', title: 'Last brought in', names: true, track: 'minmax(180px, 1.4fr)' },
+  { id: 'from', title: 'Last import', names: true, track: 'minmax(180px, 1.4fr)' },
 ];
 
 /** Every station with how many tags it has, and what became of them. Those that ask others for tags come first. */

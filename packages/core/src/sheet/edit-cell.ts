@@ -219,7 +219,7 @@ export function offsetOf(reader: Reader, claim: Claim, named: Place, text: strin
   const layout = layoutFor(memory, claim.layout);
   const from = locate(memory, start, layout);
   const to = locate(memory, place, layout);
-  if (!from || !to) return unread(`“${text}” is not there`, 'choose an address that exists');
+  if (!from || !to) return unread(`“${text}” does not exist in this area`, 'type an address that exists');
   const { unit, wordBits } = from.row;
   const at = areaBit(to.row, to.linear);
   const linear = linearBit(from.row, at);

@@ -99,7 +99,7 @@ const isOf = (module: Module, row: ListRow): boolean =>
 function slotFault(rack: Rack, row: ListRow, slot: number, taken: number | undefined): string | null {
   if (taken !== undefined) return `slot ${slot} of ${row.station} is given to row ${taken}, too`;
   if (rack.size > 0 && !isInRack(rack, slot)) {
-    return `slot ${slot} cannot be: the rack of ${row.station} has slots ${rack.first} to ${lastSlot(rack)}`;
+    return `slot ${slot} does not exist: the rack of ${row.station} has slots ${rack.first} to ${lastSlot(rack)}`;
   }
   const fault = rack.size > 0 ? placeFault(rack, row, slot) : null;
   return fault === null ? null : `${row.description || row.orderCode} cannot go into slot ${slot}: ${fault}`;
