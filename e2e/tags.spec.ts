@@ -93,9 +93,7 @@ test('next month’s list: four changed, two gone that are bound and named first
     page.getByRole('heading', { name: /3 added, 3 changed, 0 dropped, 34 unchanged, 1 left out/ }),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Import', exact: true }).click();
-  await expect(page.getByRole('grid', { name: 'Imported files' })).toContainText(
-    '3 added, 3 changed, 0 dropped',
-  );
+  await expect(page.getByRole('grid', { name: 'Imported files' })).toContainText('3 added, 3 changed, 0 dropped');
   await expectStored(page);
 });
 

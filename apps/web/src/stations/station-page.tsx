@@ -70,8 +70,7 @@ export function StationPage() {
           Setting card
         </Link>
         <span>
-          Findings:{' '}
-          <Counts tally={tallyOf(touching)} all />
+          Findings: <Counts tally={tallyOf(touching)} all />
         </span>
       </PageTitle>
       <Scroll>

@@ -96,7 +96,9 @@ test('a station’s name that stands in its first row only, as merged cells leav
 });
 
 test('each fault is told at its row', () => {
-  expect(faults(`${HEAD}\nD;40;1;X;Digital input;`)).toEqual(['2: slot 40 does not exist: the rack of D has slots 0 to 9']);
+  expect(faults(`${HEAD}\nD;40;1;X;Digital input;`)).toEqual([
+    '2: slot 40 does not exist: the rack of D has slots 0 to 9',
+  ]);
   expect(faults(`${HEAD}\nD;4;1;X;Digital input;\nD;4;1;Y;Digital input;`)).toEqual([
     '3: slot 4 of D is given to row 2, too',
   ]);
@@ -106,7 +108,9 @@ test('each fault is told at its row', () => {
   expect(faults(`${HEAD}\nD;x;1;X;Digital input;`)).toEqual(['2: slot “x” is no slot; write a whole number']);
   expect(faults(`${HEAD}\nNobody;1;1;X;Digital input;`)[0]).toContain('2: station “Nobody” is not in the project');
   expect(faults(`${HEAD}\n;1;1;X;Digital input;`)[0]).toContain('2: no station is named');
-  expect(faults(`${HEAD}\nD;8;3;X;Digital input;`)).toEqual(['2: slot 10 does not exist: the rack of D has slots 0 to 9']);
+  expect(faults(`${HEAD}\nD;8;3;X;Digital input;`)).toEqual([
+    '2: slot 10 does not exist: the rack of D has slots 0 to 9',
+  ]);
 });
 
 test('what is no list at all is refused in a sentence', () => {
