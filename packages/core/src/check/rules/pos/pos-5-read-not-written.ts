@@ -17,7 +17,7 @@ export const readNotWritten: Rule = {
         severity: 'doubt',
         headline: '{a}: {range} of {area} is sent ({what}), but nothing puts data there',
         says: ['{what}: [[{range}]] of {area} is sent; no program and no exchange writes it'],
-        consequence: 'The reader gets an undefined value.',
+        consequence: 'The reader gets an arbitrary value.',
         remedy: 'Name the area’s own writer, or let an exchange put the data there.',
       },
       noModule: {
