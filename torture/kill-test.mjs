@@ -1,5 +1,7 @@
 import { once } from 'node:events';
-import { apply, KINDS, Project, referencesOf, writeProject } from '@dialoga/core';
+import { apply } from '@dialoga/core/change';
+import { writeProject } from '@dialoga/core/file';
+import { KINDS, Project, referencesOf } from '@dialoga/core/model';
 import { readProject } from '@dialoga/core/entry';
 import { createConnection } from 'mysql2/promise';
 import { startDatabase } from '../scripts/database.mjs';
