@@ -54,6 +54,18 @@ test('cells that take nothing are passed over, and what stands there already is 
   expect(pasted('note', 'b', 1).changes).toMatchObject([{ id: 'b', path: ['comment'], after: 'note' }]);
 });
 
+test('a cell that the new row does not take begins nothing, and a block too long is refused whole', () => {
+  const eager: TableRows = { ...TABLE, begin: (now, row, _, text) => TABLE.begin!(now, row, 0, text) };
+  const at = { rows: rowsOf(two), columns: COLUMNS };
+  const { made, problems } = pastedInto(two, eager, at, { row: 'new', column: 1 }, 'only a comment');
+  expect([made, problems]).toEqual([0, ['line 1: nothing in it begins a row']]);
+  const long = pastedInto(two, eager, at, { row: 'a', column: 0 }, 'x\n'.repeat(2001));
+  expect([long.changes, long.problems[0]]).toEqual([
+    [],
+    'the block has 2001 lines, and at most 2000 can be pasted at once',
+  ]);
+});
+
 test('without a new row there is no room beyond the last', () => {
   const rows = rowsOf(two).slice(0, 2);
   const { problems, changed } = pastedInto(two, TABLE, { rows, columns: COLUMNS }, { row: 'b', column: 0 }, 'X\nY');

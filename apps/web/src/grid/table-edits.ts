@@ -29,6 +29,9 @@ export interface TableChange {
   label?: string;
 }
 
+/** So many lines are worked out while somebody waits. */
+const MOST_LINES = 2000;
+
 /** Edits follow one another: each is worked out on what those before it have made. */
 class Working {
   readonly change: TableChange = { changes: [], problems: [], made: 0, changed: 0 };
@@ -93,6 +96,12 @@ export function pastedInto(
   const into = rows.filter((row) => row.tone !== 'second' && row.tone !== 'difference');
   let next = into.findIndex((row) => row.id === at.row);
   if (next < 0) return working.change;
+  if (lines.length > MOST_LINES) {
+    working.change.problems.push(
+      `the block has ${lines.length} lines, and at most ${MOST_LINES} can be pasted at once`,
+    );
+    return working.change;
+  }
   for (const [i, line] of lines.entries()) {
     const row = into[next];
     if (!row) {
@@ -130,7 +139,11 @@ function newRow(
 ): void {
   if (typed.every(({ text }) => text === '')) return;
   for (const { column, text } of typed) {
-    const begun = text === '' ? null : (table.begin?.(working.project, row.id, column, text) ?? null);
+    // What the new row takes begins it, and nothing else of the line.
+    const begun =
+      text === '' || !row.cells[column]?.editable
+        ? null
+        : (table.begin?.(working.project, row.id, column, text) ?? null);
     if (!begun) continue;
     if (!working.take(begun.edits, where(column))) return;
     working.change.made++;

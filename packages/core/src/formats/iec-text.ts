@@ -46,7 +46,7 @@ export function readIecText(text: string, progress: (tags: number) => void = () 
     else if (SECTIONS.includes(word)) readSection(tokens, token, program, tags, faults);
     progress(tags.length);
     if (tags.length > MOST_TAGS) {
-      faults.push({ line: token.line, found: `more than ${MOST_TAGS} tags`, expected: 'bring in fewer at once' });
+      faults.push({ line: token.line, found: `more than ${MOST_TAGS} tags`, expected: 'import fewer at once' });
       break;
     }
   }

@@ -39,7 +39,7 @@ export function readPlcopen(text: string): Read<TagList> {
     roots = parser.parse(text, true) as Node[];
   } catch (problem) {
     const found = problem instanceof Error ? problem.message : String(problem);
-    return unread(`this is no XML that can be read: ${found}`, 'bring in a project of PLCopen XML');
+    return unread(`this is no XML that can be read: ${found}`, 'import a project of PLCopen XML');
   }
   const project = childrenNamed(roots, 'project')[0];
   if (!project) {

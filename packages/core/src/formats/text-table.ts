@@ -26,7 +26,7 @@ export function readTable(text: string, separator?: Separator, progress?: (rows:
     return unread(`${text.length} characters`, `a list has at most ${MOST_LIST_CHARACTERS}`);
   }
   if (text.includes('\u0000')) {
-    return unread('this is no text: it has null bytes', 'bring in CSV, tab-separated text, or an XLSX workbook');
+    return unread('this is no text: it has null bytes', 'import CSV, tab-separated text, or an XLSX workbook');
   }
   const clean = withOneLineEnd(text.replace(/^\uFEFF/, ''));
   if (clean.trim() === '') return EMPTY;

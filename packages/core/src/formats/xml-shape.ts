@@ -36,7 +36,7 @@ export function xmlShape(text: string): Read<true> {
         `no document of variables is deeper than ${DEEPEST}`,
       );
     }
-    if (++elements > MOST_ELEMENTS) return unread(`more than ${MOST_ELEMENTS} elements`, 'bring in fewer tags at once');
+    if (++elements > MOST_ELEMENTS) return unread(`more than ${MOST_ELEMENTS} elements`, 'import fewer tags at once');
     at = end;
   }
   return read(true);

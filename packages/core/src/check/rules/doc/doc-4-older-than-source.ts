@@ -15,7 +15,7 @@ export const olderThanSource: Rule = {
         headline: '{a}: its tags come from {file}, saved {saved}; the source was changed {source}',
         says: ['{file}: saved [[{saved}]]', 'changed since, [[{source}]]'],
         consequence: 'Tags that came, went or changed since are missing here.',
-        remedy: 'Bring in the newer file; what changed is shown first.',
+        remedy: 'Import the newer file; what changed is shown first.',
       },
       partner: {
         severity: 'doubt',

@@ -13,7 +13,7 @@ export const notBound: Rule = {
         headline: '{a}: of {all} {count} neither bound nor declared not used: {names}',
         says: ['[[{names}]]: bound to nothing'],
         consequence: 'They show nothing, and nobody knows whether that is meant.',
-        remedy: 'Bind them face to face with the other list, or say why they are not used.',
+        remedy: 'Match them with the other list, or say why they are not used.',
       },
     },
   },
