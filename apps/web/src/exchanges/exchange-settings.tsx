@@ -88,7 +88,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
           'response delay, ms',
           'responseDelay',
           exchange.responseDelay ? String(exchange.responseDelay) : '',
-          'not said',
+          'not set',
         )}
       {pass && (
         <span>

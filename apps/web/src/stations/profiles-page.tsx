@@ -122,7 +122,7 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
       {
         text: figure.value,
         editable: figure.id !== '',
-        ...(figure.value === '' ? { show: 'not said', muted: true } : {}),
+        ...(figure.value === '' ? { show: 'not set', muted: true } : {}),
         ...(figure.options ? { options: figure.options } : {}),
       },
       figure.source === null

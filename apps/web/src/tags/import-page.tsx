@@ -155,7 +155,7 @@ export function ImportPage() {
     <>
       <PageTitle>
         <h1>Tags for {station.name}</h1>
-        <p>bring in a list as it is: CSV, XLSX, PLCopen XML, or declarations of IEC 61131-3</p>
+        <p>import a list as it is: CSV, XLSX, PLCopen XML, or declarations of IEC 61131-3</p>
       </PageTitle>
       <Section aria-label="The file">
         <Drop

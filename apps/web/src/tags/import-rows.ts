@@ -19,7 +19,7 @@ export const IMPORT_COLUMNS: readonly GridColumn[] = [
   { id: 'what', title: 'Action', track: '86px' },
   { id: 'name', title: 'Tag', names: true, track: 'minmax(150px, 1.2fr)' },
   { id: 'type', title: 'Type', track: '120px' },
-  { id: 'place', title: 'Address, asks for', names: true, track: '130px' },
+  { id: 'place', title: 'Address, refers to', names: true, track: '130px' },
   { id: 'bound', title: 'Bound to', names: true, track: 'minmax(130px, 1fr)' },
   { id: 'why', title: 'Difference or reason', track: 'minmax(200px, 2fr)' },
 ];

@@ -27,7 +27,7 @@ const columnsOf = (fields: readonly ReferenceField[]): readonly GridColumn[] => 
   })),
   { id: 'elementBits', title: 'Elements of', track: '100px' },
   { id: 'permitted', title: 'Chosen at run time', track: '140px' },
-  { id: 'sends', title: 'Reserves to send', track: '150px', right: true },
+  { id: 'sends', title: 'Reserved for sending', track: '150px', right: true },
   { id: 'takes', title: 'Reserved for receiving', track: '150px', right: true },
 ];
 

@@ -55,7 +55,7 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
   return (
     <Facts>
       {time('Cadence', 'cadence', 'on request')}
-      {time('Response delay', 'responseDelay', 'not said')}
+      {time('Response delay', 'responseDelay', 'not set')}
       {time('Timeout', 'timeout', 'not set')}
       {time('Keep-alive', 'keepAlive', 'not used')}
       {time('Closed when quiet for', 'inactivity', 'never')}

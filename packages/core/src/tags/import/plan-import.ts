@@ -190,7 +190,11 @@ function groupedKeys(project: Reader, station: string, list: TagList): (name: st
   return (name, group) => (group === '' ? keyOf(name) : `${group.toLowerCase()}\n${keyOf(name)}`);
 }
 
-const FIELD_WORDS: Partial<Record<TagField, string>> = { place: 'address', open: 'to others' };
+const FIELD_WORDS: Partial<Record<TagField, string>> = {
+  place: 'address',
+  asks: 'refers to',
+  open: 'access from others',
+};
 
 const saysSomething = (cells: Cells, { fields }: RowContext) => fields.some(({ at }) => cells[at]?.trim());
 
