@@ -162,7 +162,7 @@ async function verify(world, id, { acknowledged, refused }) {
     }, start.project);
     const entities = {};
     for (const kind of KINDS) {
-      const [rows] = await database.query(`SELECT body FROM entity_${kind} WHERE project = ?`, [id]);
+      const [rows] = await database.query('SELECT body FROM entity WHERE project = ? AND kind = ?', [id, kind]);
       entities[kind] = rows.map((row) => JSON.parse(row.body));
     }
     if (writeProject(Project.of(entities)) !== writeProject(replayed)) fail('the tables differ from the journal');

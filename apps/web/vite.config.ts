@@ -7,7 +7,12 @@ const core = fileURLToPath(new URL('../../packages/core/src', import.meta.url));
 
 export default defineConfig({
   plugins: [react()],
-  resolve: { alias: [{ find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` }] },
+  resolve: {
+    alias: [
+      { find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` },
+      { find: 'class-validator', replacement: fileURLToPath(new URL('src/validation-left-out.ts', import.meta.url)) },
+    ],
+  },
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },

@@ -48,9 +48,7 @@ describe('projects', () => {
     expect((wrong.body as { message: string }).message).toContain('type “North quay” to delete it');
     await server.http.delete(`/api/projects/${id}`).send({ name: 'North quay' }).expect(204);
     await server.http.get(`/api/projects/${id}`).expect(404);
-    const left: unknown = await server.database.query('SELECT COUNT(*) AS n FROM entity_project WHERE project = ?', [
-      id,
-    ]);
+    const left: unknown = await server.database.query('SELECT COUNT(*) AS n FROM entity WHERE project = ?', [id]);
     expect(left).toEqual([{ n: '0' }]);
   });
 

@@ -1,7 +1,7 @@
 import type { Entity, EntityOf, Kind } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { bodiesOf, sectionsText, writeBaseline } from './stored-project.js';
-import { projectTable, tableOf } from './tables.js';
+import { projectTable } from './tables.js';
 
 /**
  * For migrations that change what bodies hold: rewrites every entity of a kind, and gives each project whose bodies
@@ -21,11 +21,7 @@ export async function migrateBodies<K extends Kind>(
       });
       changed ||= rows.length > 0;
       for (const [project, entity, body] of rows) {
-        await manager.query(`UPDATE ${tableOf(kind)} SET body = ? WHERE project = ? AND id = ?`, [
-          body,
-          project,
-          entity,
-        ]);
+        await manager.query('UPDATE entity SET body = ? WHERE project = ? AND id = ?', [body, project, entity]);
       }
     }
     if (!changed) continue;

@@ -2,7 +2,6 @@ import { apply, type Change, type ChangeSet } from '@dialoga/core/change';
 import { KINDS, referencesOf, type Entity, type EntityOf, type Kind, type Reader } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { chunks } from './parts.js';
-import { tableOf } from './tables.js';
 
 /** Bytes of stored entities that may be read: of one, and in all. */
 export interface ReadsAtMost {
@@ -21,9 +20,9 @@ const WITHOUT_LIMIT: ReadsAtMost = { entity: 2 ** 31, all: Number.MAX_SAFE_INTEG
  * and the work done again, until nothing new was asked for.
  */
 export class RowReader implements Reader {
-  private readonly entities = new Map<string, Entity | undefined>();
+  private readonly entities = new Map<string, { kind: Kind; entity: Entity } | undefined>();
   private readonly lists = new Map<string, string[]>();
-  private wanted = new Map<Kind, Set<string>>();
+  private wanted = new Set<string>();
   private wantedLists = new Set<string>();
   private misses = 0;
   private bytes = 0;
@@ -38,13 +37,12 @@ export class RowReader implements Reader {
   ) {}
 
   get<K extends Kind>(kind: K, id: string): EntityOf[K] | undefined {
-    const key = `${kind} ${id}`;
-    if (!this.entities.has(key)) {
+    if (!this.entities.has(id)) {
       this.misses++;
-      const ids = this.wanted.get(kind) ?? new Set();
-      this.wanted.set(kind, ids.add(id));
+      this.wanted.add(id);
     }
-    return this.entities.get(key) as EntityOf[K] | undefined;
+    const known = this.entities.get(id);
+    return known?.kind === kind ? (known.entity as EntityOf[K]) : undefined;
   }
 
   referrers(kind: Kind, id: string): readonly string[] {
@@ -78,19 +76,17 @@ export class RowReader implements Reader {
   /** Fetches what was asked for since the last call; false where nothing was. */
   async fetch(): Promise<boolean> {
     if (this.wanted.size === 0 && this.wantedLists.size === 0) return false;
-    for (const [kind, ids] of this.wanted) {
-      for (const id of ids) this.entities.set(`${kind} ${id}`, undefined);
-      for (const chunk of chunks([...ids], this.limited ? 20 : 500)) {
-        const rows: { id: string; body: string | null }[] = await this.manager.query(
-          `SELECT id, IF(LENGTH(body) > ?, NULL, body) AS body FROM ${tableOf(kind)}
-            WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
-          [this.atMost.entity, this.project, ...chunk],
-        );
-        for (const { id, body } of rows) {
-          this.bytes += body?.length ?? 0;
-          if (body === null || this.bytes > this.atMost.all) throw new TooMuchToRead();
-          this.entities.set(`${kind} ${id}`, JSON.parse(body) as Entity);
-        }
+    for (const id of this.wanted) this.entities.set(id, undefined);
+    for (const chunk of chunks([...this.wanted], this.limited ? 20 : 500)) {
+      const rows: { id: string; kind: Kind; body: string | null }[] = await this.manager.query(
+        `SELECT id, kind, IF(LENGTH(body) > ?, NULL, body) AS body FROM entity
+          WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
+        [this.atMost.entity, this.project, ...chunk],
+      );
+      for (const { id, kind, body } of rows) {
+        this.bytes += body?.length ?? 0;
+        if (body === null || this.bytes > this.atMost.all) throw new TooMuchToRead();
+        this.entities.set(id, { kind, entity: JSON.parse(body) as Entity });
       }
     }
     for (const id of this.wantedLists) for (const kind of KINDS) this.lists.set(`${kind}>${id}`, []);
@@ -103,7 +99,7 @@ export class RowReader implements Reader {
       if (this.limited && rows.length > MOST_REFERRERS) throw new TooMuchToRead();
       for (const row of rows) this.lists.get(`${row.kind}>${row.target}`)?.push(row.source);
     }
-    this.wanted = new Map();
+    this.wanted = new Set();
     this.wantedLists = new Set();
     return true;
   }

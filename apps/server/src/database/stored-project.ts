@@ -1,27 +1,19 @@
 import { FILE_FORMAT, FILE_VERSION, SECTION_OF } from '@dialoga/core/file';
-import {
-  KINDS,
-  OWNER_FIELD,
-  Project,
-  referencesOf,
-  type Entity,
-  type EntityChange,
-  type Kind,
-} from '@dialoga/core/model';
+import { KINDS, ownerOf, Project, referencesOf, type Entity, type EntityChange, type Kind } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { deleteRows, insertRows } from './bulk.js';
 import { chunks, inParts } from './parts.js';
-import { tableOf } from './tables.js';
 
 const ROWS_A_PAGE = 2000;
-const ENTITY_COLUMNS = ['project', 'id', 'owner', 'name', 'body'] as const;
+const ENTITY_COLUMNS = ['project', 'kind', 'id', 'owner', 'ordinal', 'name', 'body'] as const;
 const REFERENCE_COLUMNS = ['project', 'target', 'kind', 'source'] as const;
 
-function entityRow(project: string, kind: Kind, entity: Entity): (string | null)[] {
+function entityRow(project: string, kind: Kind, entity: Entity): (string | number | null)[] {
   const fields = entity as unknown as Record<string, unknown>;
-  const owner = OWNER_FIELD[kind];
+  const owner = ownerOf(kind);
   const name = typeof fields.name === 'string' ? fields.name : '';
-  return [project, entity.id, owner ? String(fields[owner]) : null, name, JSON.stringify(entity)];
+  const ordinal = typeof fields.order === 'number' ? fields.order : 0;
+  return [project, kind, entity.id, owner && String(fields[owner.field]), ordinal, name, JSON.stringify(entity)];
 }
 
 /** One row per target, however many fields name it. */
@@ -47,7 +39,7 @@ export async function insertProject(
     for (const entities of chunks([...project.all(kind)], ROWS_A_PAGE)) {
       await progress?.(done, total);
       const rows = entities.map((e) => entityRow(id, kind, e));
-      await insertRows(manager, tableOf(kind), ENTITY_COLUMNS, rows);
+      await insertRows(manager, 'entity', ENTITY_COLUMNS, rows);
       const references = entities.flatMap((e) => referenceRows(id, kind, e));
       await insertRows(manager, 'reference', REFERENCE_COLUMNS, references);
       done += entities.length;
@@ -80,20 +72,17 @@ export async function writeChanges(
   id: string,
   changes: readonly EntityChange[],
 ): Promise<void> {
+  const dropped = changes.flatMap((c) => (c.after ? [] : [c.id]));
+  const put = changes.flatMap((c) => (c.after ? [entityRow(id, c.kind, c.after)] : []));
+  await deleteRows(manager, 'entity', id, 'id', dropped);
+  await insertRows(manager, 'entity', ENTITY_COLUMNS, put, 'replace');
   const moved: string[] = [];
   const references: string[][] = [];
-  for (const kind of KINDS) {
-    const ofKind = changes.filter((c) => c.kind === kind);
-    const dropped = ofKind.filter((c) => !c.after).map((c) => c.id);
-    const put = ofKind.flatMap((c) => (c.after ? [entityRow(id, kind, c.after)] : []));
-    await deleteRows(manager, tableOf(kind), id, 'id', dropped);
-    await insertRows(manager, tableOf(kind), ENTITY_COLUMNS, put, 'replace');
-    for (const { before, after } of ofKind) {
-      const [old, now] = [before, after].map((entity) => (entity ? referenceRows(id, kind, entity) : []));
-      if (JSON.stringify(old) === JSON.stringify(now)) continue;
-      if (before) moved.push(before.id);
-      references.push(...now!);
-    }
+  for (const { kind, before, after } of changes) {
+    const [old, now] = [before, after].map((entity) => (entity ? referenceRows(id, kind, entity) : []));
+    if (JSON.stringify(old) === JSON.stringify(now)) continue;
+    if (before) moved.push(before.id);
+    references.push(...now!);
   }
   await deleteRows(manager, 'reference', id, 'source', moved);
   await insertRows(manager, 'reference', REFERENCE_COLUMNS, references);
@@ -103,8 +92,8 @@ export async function writeChanges(
 export async function* bodiesOf(manager: EntityManager, id: string, kind: Kind): AsyncGenerator<string[]> {
   for (let after = ''; ;) {
     const rows: { id: string; body: string }[] = await manager.query(
-      `SELECT id, body FROM ${tableOf(kind)} WHERE project = ? AND id > ? ORDER BY id LIMIT ${ROWS_A_PAGE}`,
-      [id, after],
+      `SELECT id, body FROM entity WHERE project = ? AND kind = ? AND id > ? ORDER BY id LIMIT ${ROWS_A_PAGE}`,
+      [id, kind, after],
     );
     if (rows.length === 0) return;
     yield rows.map((r) => r.body);
@@ -125,7 +114,7 @@ export async function loadProject(manager: EntityManager, id: string): Promise<P
 
 /** Takes every row of a project out. */
 export async function removeProject(manager: EntityManager, id: string): Promise<void> {
-  const tables = [...KINDS.map(tableOf), 'reference', 'journal', 'journal_part', 'baseline'];
-  for (const table of tables) await manager.query(`DELETE FROM ${table} WHERE project = ?`, [id]);
+  for (const table of ['entity', 'reference', 'journal', 'journal_part', 'baseline'])
+    await manager.query(`DELETE FROM ${table} WHERE project = ?`, [id]);
   await manager.query('DELETE FROM project WHERE id = ?', [id]);
 }

@@ -1,11 +1,14 @@
-import { KINDS, type Kind } from '@dialoga/core/model';
+import type { Kind } from '@dialoga/core/model';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 
-/** One row of a table of entities: the body is the entity as JSON text, validated when it entered. */
+/** One entity: the body is the entity as JSON text, validated when it entered. */
 export interface EntityRow {
   project: string;
+  kind: Kind;
   id: string;
   owner: string | null;
+  /** its order key */
+  ordinal: number;
   name: string;
   body: string;
 }
@@ -51,25 +54,24 @@ export interface PartRow {
 const key = (length = 64): EntitySchemaColumnOptions => ({ type: 'varchar', length, primary: true });
 const number = (primary = false): EntitySchemaColumnOptions => ({ type: 'int', primary });
 
-export const tableOf = (kind: Kind): string => `entity_${kind}`;
-
-export const entityTables = Object.fromEntries(
-  KINDS.map((kind) => [
-    kind,
-    new EntitySchema<EntityRow>({
-      name: tableOf(kind),
-      tableName: tableOf(kind),
-      columns: {
-        project: key(),
-        id: key(),
-        owner: { type: 'varchar', length: 64, nullable: true },
-        name: { type: 'varchar', length: 500 },
-        body: { type: 'longtext' },
-      },
-      indices: [{ name: `${tableOf(kind)}_owner`, columns: ['project', 'owner'] }],
-    }),
-  ]),
-) as Record<Kind, EntitySchema<EntityRow>>;
+/**
+ * Every entity of every project. The bodies of a kind lie together, since a project is read kind by kind; an id is one
+ * thing's in the whole project.
+ */
+export const entityTable = new EntitySchema<EntityRow>({
+  name: 'entity',
+  tableName: 'entity',
+  columns: {
+    project: key(),
+    kind: key(20),
+    id: key(),
+    owner: { type: 'varchar', length: 64, nullable: true },
+    ordinal: { type: 'bigint' },
+    name: { type: 'varchar', length: 500 },
+    body: { type: 'longtext' },
+  },
+  indices: [{ name: 'entity_id', columns: ['project', 'id'], unique: true }],
+});
 
 export const projectTable = new EntitySchema<ProjectRow>({
   name: 'project',
@@ -157,7 +159,7 @@ export const jobTable = new EntitySchema<JobRow>({
 
 export const ALL_TABLES = [
   projectTable,
-  ...Object.values(entityTables),
+  entityTable,
   referenceTable,
   journalTable,
   journalPartTable,

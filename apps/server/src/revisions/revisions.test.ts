@@ -128,7 +128,7 @@ describe('long work', () => {
     const end = await jobEnd(server, job);
     expect(end).toMatchObject({ state: 'stopped', project: null });
     expect(await projects()).toBe(before);
-    const left: { n: string }[] = await server.database.query("SELECT COUNT(*) AS n FROM entity_lane WHERE id = 'l0'");
+    const left: { n: string }[] = await server.database.query("SELECT COUNT(*) AS n FROM entity WHERE id = 'l0'");
     expect(left[0]!.n).toBe('0');
   });
 

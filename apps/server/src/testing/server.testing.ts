@@ -58,7 +58,8 @@ export async function testServer(
   };
 }
 
-async function ownDatabase() {
+/** An empty database, and how it goes again. */
+export async function ownDatabase() {
   const base = process.env.DATABASE_URL;
   if (!base) throw new Error('DATABASE_URL is not set; run the tests with npm test');
   const name = `dialoga_test_${randomBytes(5).toString('hex')}`;

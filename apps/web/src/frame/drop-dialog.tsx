@@ -1,5 +1,5 @@
 import type { Reached } from '@dialoga/core/change';
-import { KIND_WORDS, type Kind, type Project } from '@dialoga/core/model';
+import { kindWord, kindWords, type Project } from '@dialoga/core/model';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { dropNow } from '../store/dropping';
@@ -35,12 +35,11 @@ const Actions = styled.div`
   gap: ${space[4]}px;
 `;
 
-const PLURALS: Partial<Record<Kind, string>> = { series: 'series of tags', copy: 'copies' };
 const counted = (n: number, word: string, words = `${word}s`): string => `${n} ${n === 1 ? word : words}`;
 
 /** What happens in one thing: what goes there, and what is emptied. */
 function happens({ gone, emptied }: Reached): string {
-  const going = [...gone].map(([kind, n]) => counted(n, KIND_WORDS[kind], PLURALS[kind]));
+  const going = [...gone].map(([kind, n]) => counted(n, kindWord(kind), kindWords(kind)));
   const total = [...gone.values()].reduce((sum, n) => sum + n, 0);
   return [
     ...(going.length > 0 ? [`${going.join(' and ')} ${total === 1 ? 'goes' : 'go'}, too`] : []),
@@ -53,9 +52,9 @@ function nameOf(project: Project, { kind, id }: Reached): string {
   if (kind === 'route' || kind === 'expectation') {
     const { from, to } = entity as { from: string; to: string };
     const [a, b] = [from, to].map((station) => project.get('station', station)?.name ?? '');
-    return `${KIND_WORDS[kind]} ${a} to ${b}`;
+    return `${kindWord(kind)} ${a} to ${b}`;
   }
-  return entity && 'name' in entity && entity.name !== '' ? entity.name : KIND_WORDS[kind];
+  return entity && 'name' in entity && entity.name !== '' ? entity.name : kindWord(kind);
 }
 
 /** Before something goes that others depend on: which, and what becomes of them. One undo brings all of it back. */

@@ -1,5 +1,5 @@
 import { dequal } from 'dequal/lite';
-import { KINDS, KIND_WORDS, type Entity, type Kind } from '../model/kinds.js';
+import { KINDS, kindWord, type Entity, type Kind } from '../model/kinds.js';
 import type { EntityChange, Reader } from '../model/project.js';
 import { quoted } from '../model/problem.js';
 import { referencesOf } from '../model/references.js';
@@ -45,7 +45,7 @@ function written(value: Json | undefined, path: readonly string[], after: Json |
 }
 
 const where = (change: Change) =>
-  `${KIND_WORDS[change.kind]} ${change.id}${change.path.length > 0 ? `, ${change.path.join('.')}` : ''}`;
+  `${kindWord(change.kind)} ${change.id}${change.path.length > 0 ? `, ${change.path.join('.')}` : ''}`;
 
 /**
  * Applies a change set to what the reader shows: the entities it changes, each before and after, or why it is refused.
@@ -68,7 +68,7 @@ export function apply(reader: Reader, changeSet: ChangeSet): Applied {
       return refuse({ code: 'id taken', change, sentence: `${where(change)}: another entity has this id` });
     }
     if (path.length > 0 && current === undefined) {
-      return refuse({ code: 'not there', change, sentence: `${where(change)}: there is no such ${KIND_WORDS[kind]}` });
+      return refuse({ code: 'not there', change, sentence: `${where(change)}: there is no such ${kindWord(kind)}` });
     }
     const stored = read(current, path);
     if (!dequal(stored, before)) {
@@ -108,9 +108,9 @@ function checkReferences(reader: Reader, entities: EntityChange[]): Applied | nu
         return changed !== undefined && referencesOf(d.kind, changed).some((r) => r.id === id);
       });
       if (dependents.length > 0) {
-        const names = dependents.slice(0, 3).map((d) => `${KIND_WORDS[d.kind]} ${d.id}`);
+        const names = dependents.slice(0, 3).map((d) => `${kindWord(d.kind)} ${d.id}`);
         const more = dependents.length > 3 ? ` and ${dependents.length - 3} more` : '';
-        const sentence = `${KIND_WORDS[kind]} ${id}: ${names.join(', ')}${more} depend on it`;
+        const sentence = `${kindWord(kind)} ${id}: ${names.join(', ')}${more} depend on it`;
         return refuse({ code: 'depended upon', kind, id, dependents, sentence });
       }
       continue;
@@ -119,7 +119,7 @@ function checkReferences(reader: Reader, entities: EntityChange[]): Applied | nu
     for (const r of referencesOf(kind, entity)) {
       if (old.has(`${r.path.join('.')} ${r.id}`) && !after.has(`${r.kind} ${r.id}`)) continue;
       if (exists(r.kind, r.id)) continue;
-      const sentence = `${KIND_WORDS[kind]} ${id}, ${r.path.join('.')}: there is no ${KIND_WORDS[r.kind]} ${quoted(r.id)}`;
+      const sentence = `${kindWord(kind)} ${id}, ${r.path.join('.')}: there is no ${kindWord(r.kind)} ${quoted(r.id)}`;
       return refuse({ code: 'dangling', kind, id, path: r.path, target: r.id, sentence });
     }
   }

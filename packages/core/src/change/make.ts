@@ -1,6 +1,6 @@
 import { KINDS, type Entity, type EntityOf, type Kind } from '../model/kinds.js';
 import type { Reader } from '../model/project.js';
-import { OWNER_FIELD, referencesOf } from '../model/references.js';
+import { referencesOf, type Reference } from '../model/references.js';
 import type { Change, Json } from './change.js';
 
 const isRecord = (value: unknown): value is Record<string, Json> =>
@@ -26,16 +26,13 @@ export function set(kind: Kind, entity: Entity, path: readonly string[], after: 
   return change;
 }
 
-/** What is nothing without the stations that it names. */
-const BETWEEN_STATIONS: readonly Kind[] = ['end', 'landing', 'route', 'helper', 'expectation'];
-
 /**
  * The changes that drop an entity with all that depends on it: its parts go with it, and elsewhere the fields that
  * name it are emptied. One undo brings all of it back.
  */
 export function dropWithDependents(reader: Reader, kind: Kind, id: string): Change[] {
   const dropped = new Map<string, { kind: Kind; entity: Entity }>();
-  const others = new Map<string, { kind: Kind; entity: Entity; fields: (readonly string[])[] }>();
+  const others = new Map<string, { kind: Kind; entity: Entity; fields: Reference[] }>();
   const visit = (at: Kind, target: string) => {
     const entity = reader.get(at, target);
     if (!entity || dropped.has(target)) return;
@@ -43,15 +40,11 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
     for (const { kind: k, id: dependent } of dependentsOf(reader, target)) {
       const holder = reader.get(k, dependent);
       if (!holder) continue;
-      const owner = OWNER_FIELD[k];
       const fields = referencesOf(k, holder).filter((r) => r.id === target);
-      const goesToo =
-        fields.some((r) => r.path[0] === owner) || (k === 'claim' && fields.some((r) => r.kind === 'end'));
-      const oneOfItsOwn = BETWEEN_STATIONS.includes(k) && fields.some((r) => r.kind === 'station');
-      if (goesToo || oneOfItsOwn) visit(k, dependent);
+      if (fields.some(({ whenGone }) => whenGone === 'its owner goes' || whenGone === 'it goes')) visit(k, dependent);
       else {
         const known = others.get(dependent) ?? { kind: k, entity: holder, fields: [] };
-        known.fields.push(...fields.map((r) => r.path));
+        known.fields.push(...fields);
         others.set(dependent, known);
       }
     }
@@ -60,7 +53,7 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
   const changes: Change[] = [];
   for (const { kind: k, entity, fields } of others.values()) {
     if (dropped.has(entity.id)) continue;
-    for (const path of fields) changes.push(emptied(k, entity, path));
+    for (const reference of fields) changes.push(emptied(k, entity, reference));
   }
   for (const { kind: k, entity } of [...dropped.values()].reverse()) {
     changes.push({ kind: k, id: entity.id, path: [], before: entity as unknown as Json });
@@ -69,10 +62,9 @@ export function dropWithDependents(reader: Reader, kind: Kind, id: string): Chan
 }
 
 /** A list entry goes; a place or a type goes whole; any other reference becomes null. */
-function emptied(kind: Kind, entity: Entity, path: readonly string[]): Change {
-  if (path[0] === 'told') return set(kind, entity, path, undefined);
-  const partOfWhole = path.at(-1) === 'area' || path.at(-1) === 'structure';
-  return set(kind, entity, partOfWhole ? path.slice(0, -1) : path, null);
+function emptied(kind: Kind, entity: Entity, { path, whenGone }: Reference): Change {
+  if (whenGone === 'entry dropped') return set(kind, entity, path, undefined);
+  return set(kind, entity, whenGone === 'whole emptied' ? path.slice(0, -1) : path, null);
 }
 
 /** Everything that refers to this id. */

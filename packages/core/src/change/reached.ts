@@ -1,6 +1,6 @@
 import { KINDS, type Entity, type Kind } from '../model/kinds.js';
 import type { Reader } from '../model/project.js';
-import { OWNER_FIELD } from '../model/references.js';
+import { ownerOf } from '../model/references.js';
 import type { Change } from './change.js';
 
 /** What a deletion does to one thing that stands beside what is deleted. */
@@ -37,13 +37,9 @@ function ownersOf(reader: Reader, kind: Kind, id: string): { kind: Kind; id: str
   const owners = [{ kind, id }];
   for (;;) {
     const { kind: at, id: part } = owners.at(-1)!;
-    const field = OWNER_FIELD[at];
-    const owner = field ? (reader.get(at, part) as (Entity & Record<string, unknown>) | undefined)?.[field] : undefined;
-    const owning = OWNING[at];
+    const owning = ownerOf(at);
+    const owner = owning && (reader.get(at, part) as (Entity & Record<string, unknown>) | undefined)?.[owning.field];
     if (typeof owner !== 'string' || !owning) return owners;
-    owners.push({ kind: owning, id: owner });
+    owners.push({ kind: owning.kind, id: owner });
   }
 }
-
-/** The kind of what a kind is part of: the field that names it is called so. */
-const OWNING = OWNER_FIELD as Partial<Record<Kind, Kind>>;

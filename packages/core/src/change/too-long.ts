@@ -1,4 +1,4 @@
-import { KIND_WORDS } from '../model/kinds.js';
+import { kindWord } from '../model/kinds.js';
 import { longestAt } from '../model/longest.js';
 import { textLength } from '../model/text-length.js';
 import { type Change, type Json, fieldWords } from './change.js';
@@ -12,7 +12,7 @@ export function tooLong({ kind, path, after }: Change): string | null {
       const longest = longestAt(kind, at);
       if (textLength(value) <= longest) return null;
       const found = `“${value.slice(0, 20)}…” has ${textLength(value)} characters`;
-      return `${found}; “${fieldWords(at)}” of a ${KIND_WORDS[kind]} takes at most ${longest}`;
+      return `${found}; “${fieldWords(at)}” of a ${kindWord(kind)} takes at most ${longest}`;
     }
     if (typeof value !== 'object' || value === null) return null;
     for (const [key, inner] of Object.entries(value)) {

@@ -6,7 +6,7 @@ import { type Change, type Json, fieldWords } from '../change/change.js';
 import { put, set } from '../change/make.js';
 import { isTyped } from '../model/as-typed.js';
 import { IN_TAG, type Length, type Place, type TypeRef } from '../model/claim.js';
-import { KIND_WORDS, type Entity, type EntityOf, type Kind } from '../model/kinds.js';
+import { kindWord, type Entity, type EntityOf, type Kind } from '../model/kinds.js';
 import type { Reader } from '../model/project.js';
 import { typeText } from '../structure/type-text.js';
 import type { Fix } from './rule.js';
@@ -16,10 +16,10 @@ export function putBack(reader: Reader, edits: readonly Change[]): Fix | null {
   const changes = edits.flatMap((edit) => inverse(reader, edit) ?? []);
   const [first] = edits;
   if (!first || changes.length !== edits.length) return null;
-  if (first.path.length === 0) return { label: `put back the ${KIND_WORDS[first.kind]}`, changes };
+  if (first.path.length === 0) return { label: `put back the ${kindWord(first.kind)}`, changes };
   const whole = asTyped(reader, first);
   const words = valueWords(reader, whole);
-  const field = fieldWords(whole.path) || KIND_WORDS[first.kind];
+  const field = fieldWords(whole.path) || kindWord(first.kind);
   return { label: `${field}: back to ${words ?? 'what it was'}`, changes };
 }
 

@@ -3,9 +3,9 @@ import type { Change, Json } from '../change/change.js';
 import { diff } from '../change/diff.js';
 import { sheetRows, SHEET_COLUMNS, type PageCells, type SheetRow } from '../sheet/sheet.js';
 import type { End } from '../model/end.js';
-import { KIND_WORDS, type Entity, type Kind } from '../model/kinds.js';
+import { kindWord, type Entity, type Kind } from '../model/kinds.js';
 import { childrenOf, inOrder } from '../model/order.js';
-import { OWNER_FIELD } from '../model/references.js';
+import { ownerOf } from '../model/references.js';
 import type { Project } from '../model/project.js';
 
 /** What one end says of a row in one revision, in words; null: it says nothing. */
@@ -135,8 +135,8 @@ function fieldChange(before: Project, after: Project, change: Change): ComparedR
   const { kind, id, path } = change;
   const entity = (after.get(kind, id) ?? before.get(kind, id))!;
   const station = stationOf(before, after, kind, id);
-  const what = path.length === 0 ? KIND_WORDS[kind] : `${KIND_WORDS[kind]}: ${fieldWords(path)}`;
-  const where = [...new Set([station, nameOf(entity)])].filter(Boolean).join(', ') || KIND_WORDS[kind];
+  const what = path.length === 0 ? kindWord(kind) : `${kindWord(kind)}: ${fieldWords(path)}`;
+  const where = [...new Set([station, nameOf(entity)])].filter(Boolean).join(', ') || kindWord(kind);
   return { kind: 'field', where, what, before: valueWords(change.before), after: valueWords(change.after) };
 }
 
@@ -165,10 +165,10 @@ function stationOf(before: Project, after: Project, kind: Kind, id: string): str
     while (entity) {
       if (at === 'station') return nameOf(entity);
       if (at === 'end') return project.get('station', (entity as End).station)?.name ?? null;
-      const owner: string | undefined = OWNER_FIELD[at];
-      if (owner !== 'station') break;
-      at = 'station';
-      entity = project.get('station', (entity as { station?: string }).station ?? '');
+      const owner = ownerOf(at);
+      if (!owner) break;
+      at = owner.kind;
+      entity = project.get(owner.kind, (entity as unknown as Record<string, string>)[owner.field] ?? '');
     }
   }
   return null;

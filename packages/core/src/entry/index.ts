@@ -7,5 +7,5 @@ export { textOfProjectFile } from '../file/utf8.js';
 export { DEEPEST, isTooDeep } from '../file/depth.js';
 export { inspectEntity, inspectFields } from '../model/inspect.js';
 export { ID_PATTERN } from '../model/fields.js';
-export { LONGEST_NAME } from '../model/longest.js';
+export { LONGEST_NAME } from '../model/lengths.js';
 export { AtMost } from '../model/at-most.js';

@@ -1,4 +1,5 @@
-import { KINDS, type Entity, type Kind } from '../model/kinds.js';
+import { declaredOf } from '../model/declared.js';
+import { CLASSES, KINDS, type Entity, type Kind } from '../model/kinds.js';
 import { inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 
@@ -25,33 +26,16 @@ export function canonicalLine(value: unknown): string {
   return `{ ${keys.map((key) => `${JSON.stringify(key)}: ${canonicalLine(value[key])}`).join(', ')} }`;
 }
 
-/** Lists keyed by id get a line an entry, so that a diff of two versions reads well. */
-const LISTS = new Set([
-  'items',
-  'views',
-  'limits',
-  'reservations',
-  'words',
-  'told',
-  'listens',
-  'zones',
-  'members',
-  'blocks',
-  'sizes',
-  'start',
-  'further',
-  'firmware',
-  'presets',
-  'speaks',
-  'radioBlocks',
-]);
+/** The lists of a kind that get a line an entry, so that a diff of two versions reads well. */
+const listsOf = (kind: Kind): ReadonlySet<string> =>
+  new Set(declaredOf(CLASSES[kind]).nested.flatMap(({ field, onOneLine }) => (onOneLine ? [] : [field])));
 
-function entityLines(entity: Entity, indent: string): string {
+function entityLines(entity: Entity, lists: ReadonlySet<string>, indent: string): string {
   const tree = entity as unknown as Record<string, unknown>;
   const fields = keysInOrder(tree).map((key) => {
     const value = tree[key];
     const name = `${indent}  ${JSON.stringify(key)}: `;
-    if (!LISTS.has(key) || !isTree(value) || Object.keys(value).length === 0) return name + canonicalLine(value);
+    if (!lists.has(key) || !isTree(value) || Object.keys(value).length === 0) return name + canonicalLine(value);
     const entries = Object.keys(value)
       .sort((a, b) => orderOf(value[a]) - orderOf(value[b]) || (a < b ? -1 : 1))
       .map((entry) => `${indent}    ${JSON.stringify(entry)}: ${canonicalLine(value[entry])}`);
@@ -72,9 +56,10 @@ export const SECTION_OF = Object.fromEntries(KINDS.map((kind) => [kind, plural(k
 export function writeProject(project: Project): string {
   const sections = KINDS.map((kind) => {
     const entities = inOrder(project, kind);
+    const lists = listsOf(kind);
     const name = `  ${JSON.stringify(SECTION_OF[kind])}: `;
     if (entities.length === 0) return `${name}[]`;
-    return `${name}[\n${entities.map((e) => entityLines(e, '    ')).join(',\n')}\n  ]`;
+    return `${name}[\n${entities.map((e) => entityLines(e, lists, '    ')).join(',\n')}\n  ]`;
   });
   return `{\n  "format": "${FILE_FORMAT}",\n  "version": ${FILE_VERSION},\n${sections.join(',\n')}\n}\n`;
 }

@@ -1,5 +1,5 @@
 import { inspectEntity } from '../model/inspect.js';
-import { KINDS, KIND_WORDS, PROJECT_ID, type Entity, type Kind } from '../model/kinds.js';
+import { KINDS, kindWord, PROJECT_ID, type Entity, type Kind } from '../model/kinds.js';
 import { quoted, type Problem } from '../model/problem.js';
 import { Project } from '../model/project.js';
 import { referencesOf } from '../model/references.js';
@@ -85,7 +85,7 @@ function* readingTree(tree: unknown): Generator<Inspected, ReadProject> {
       const id = (entity as { id?: unknown } | null)?.id;
       if (typeof id !== 'string') continue;
       const known = kindOf.get(id);
-      if (known) problems.push(problem(`${section}[${i}].id`, quoted(id), `is taken by a ${KIND_WORDS[known]}`));
+      if (known) problems.push(problem(`${section}[${i}].id`, quoted(id), `is taken by a ${kindWord(known)}`));
       kindOf.set(id, kind);
     }
     entities[kind] = list as Entity[];
@@ -118,8 +118,8 @@ function dangling(entities: Partial<Record<Kind, Entity[]>>, kindOf: Map<string,
     for (const entity of entities[kind] ?? []) {
       for (const r of referencesOf(kind, entity)) {
         if (kindOf.get(r.id) === r.kind) continue;
-        const where = `${KIND_WORDS[kind]} ${entity.id}, ${r.path.join('.')}`;
-        problems.push(problem(where, quoted(r.id), `must be the id of a ${KIND_WORDS[r.kind]} in this file`));
+        const where = `${kindWord(kind)} ${entity.id}, ${r.path.join('.')}`;
+        problems.push(problem(where, quoted(r.id), `must be the id of a ${kindWord(r.kind)} in this file`));
       }
     }
   }

@@ -1,8 +1,7 @@
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { CLASSES } from '../model/classes.js';
 import { ID_PATTERN } from '../model/fields.js';
-import { KINDS } from '../model/kinds.js';
-import { nestedFieldsOf } from '../model/nested.js';
+import { CLASSES, KINDS } from '../model/kinds.js';
+import { declaredOf } from '../model/declared.js';
 import { DIRECTIONS } from '../model/words.js';
 import { FILE_FORMAT, FILE_VERSION, SECTION_OF } from './canonical.js';
 
@@ -35,7 +34,7 @@ export function projectFileSchema(): Schema {
     for (const [name, field] of Object.entries((own.properties as Record<string, Schema> | undefined) ?? {})) {
       properties[name] = required.has(name) ? field : { anyOf: [field, { type: 'null' }] };
     }
-    for (const nested of nestedFieldsOf(type)) {
+    for (const nested of declaredOf(type).nested) {
       const inner = add(nested.type());
       const choices: Schema[] = [
         nested.shape === 'one'

@@ -1,7 +1,7 @@
 import { IsString } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsOrder } from './fields.js';
-import { LONGEST_TEXT } from './longest.js';
+import { LONGEST_TEXT } from './lengths.js';
 
 /** Somebody's word that a Doubt is all right. It falls away when what the finding rests on changes. */
 export class Acceptance {

@@ -2,7 +2,7 @@ import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, Max, Min } fr
 import { BlockMember } from './block-member.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
-import { Nested, RecordOf } from './nested.js';
+import { Nested, PartOf, RecordOf } from './declared.js';
 import { View } from './view.js';
 import { AREA_KINDS, WORD_BITS, OWN_WRITERS, type AreaKind, type WordBits, type OwnWriter } from './words.js';
 
@@ -27,7 +27,7 @@ export class Area {
   @IsId() id!: string;
   @IsOrder() order!: number;
   @IsName() name!: string;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   @IsIn(AREA_KINDS) kind!: AreaKind;
   @IsIn(WORD_BITS) wordBits!: WordBits;
   /** in words */

@@ -1,9 +1,10 @@
 import { ValidateBy, type ValidationOptions } from 'class-validator';
+import { Longest } from './declared.js';
 import { isWellFormed, textLength } from './text-length.js';
 
 /** A text of at most so many characters that UTF-8 can hold, counted once and the same everywhere: see `textLength`. */
 export function AtMost(most: number, options?: ValidationOptions): PropertyDecorator {
-  return ValidateBy(
+  const checked = ValidateBy(
     {
       name: 'maxLength',
       constraints: [most],
@@ -17,4 +18,9 @@ export function AtMost(most: number, options?: ValidationOptions): PropertyDecor
     },
     options,
   );
+  const recorded = Longest(most);
+  return (target, field) => {
+    checked(target, field);
+    recorded(target, field);
+  };
 }

@@ -3,7 +3,7 @@ import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { IsId, IsName, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
-import { Nested, RecordOf } from './nested.js';
+import { Names, Nested, PartOf, RecordOf } from './declared.js';
 import { OneOfOrTyped } from './one-of.js';
 import {
   OPENNESS,
@@ -23,7 +23,7 @@ export const IN_TAG = 'tag';
 
 /** Where a claim's data is. Stored is what was typed: view and number, width and bit where the notation has them. */
 export class Place {
-  @IsId() area!: string;
+  @IsId() @Names(({ view }) => (view === IN_TAG ? 'tag' : 'area'), 'whole emptied') area!: string;
   @IsId() view!: string;
   @IsInt() @Min(0) @Max(1e9) number!: number;
   /** bits of the element that was named, where the notation names one (`%MD10`: 32) */
@@ -46,7 +46,7 @@ export class TypeRef {
   /** first and last subscript of each dimension, where an array does not count from 0 in one: `1..3`, `0..1,1..4` */
   @IsOptional() @IsString() @Matches(/^-?\d{1,9}\.\.-?\d{1,9}(,-?\d{1,9}\.\.-?\d{1,9}){0,5}$/) bounds?: string;
   /** which structure, where the base is STRUCT */
-  @IsOptional() @IsId() structure?: string;
+  @IsOptional() @IsId() @Names('structure', 'whole emptied') structure?: string;
 }
 
 /**
@@ -70,8 +70,8 @@ export class ClaimItem {
 /** What one end says of a lane. */
 export class Claim {
   @IsId() id!: string;
-  @IsId() lane!: string;
-  @IsId() end!: string;
+  @IsId() @PartOf('lane') lane!: string;
+  @IsId() @Names('end', 'it goes') end!: string;
   @IsName() name!: string;
   @OneOfOrTyped(DIRECTIONS) direction!: Direction | AsTyped | null;
   @Nested(() => Place, { orTyped: true, nullable: true }) place!: Place | AsTyped | null;

@@ -1,7 +1,7 @@
 import { IsBoolean, IsIn, IsOptional, IsString } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { Nested, RecordOf } from './nested.js';
+import { Names, Nested, PartOf, RecordOf } from './declared.js';
 import { CALLING, ELEMENT_BITS, SWAPS, type Calling, type ElementBits, type Swap } from './words.js';
 
 /** What an end was told about another end: typed by people, stored as typed; empty takes the protocol's default. */
@@ -36,9 +36,9 @@ export class References {
 export class End {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() exchange!: string;
-  @IsId() station!: string;
-  @IsOptional() @IsId() port!: string | null;
+  @IsId() @PartOf('exchange') exchange!: string;
+  @IsId() @Names('station', 'it goes') station!: string;
+  @IsOptional() @IsId() @Names('port') port!: string | null;
   /** who starts: calls, or listens; null is not yet decided */
   @IsOptional() @IsIn(CALLING) calling!: Calling | null;
   /** the protocol of its side, where the two sides of a coupler have different ones */
@@ -51,7 +51,7 @@ export class End {
   /** for everything that leaves or arrives here, unless a claim says otherwise */
   @IsIn(SWAPS) swap!: Swap;
   /** keyed by the other end */
-  @RecordOf(() => Told) told!: Record<string, Told>;
+  @RecordOf(() => Told, { keyedBy: 'end' }) told!: Record<string, Told>;
   /** an outside end's word that this is so */
   @IsOptional() @IsBoolean() confirmed?: boolean;
 }

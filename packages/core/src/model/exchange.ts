@@ -12,7 +12,7 @@ import {
 } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested, RecordOf } from './nested.js';
+import { Names, Nested, RecordOf } from './declared.js';
 import {
   BINDINGS,
   EXCHANGE_KINDS,
@@ -60,7 +60,7 @@ export class OnLoss {
 export class StartStep {
   @IsOrder() order!: number;
   /** whose program; empty where the end is gone */
-  @IsOptional() @IsId() end?: string | null;
+  @IsOptional() @IsId() @Names('end') end?: string | null;
   @IsName() does!: string;
   /** the part of a reserved block that it sets or sees: `area reservation member` */
   @IsText() member?: string;
@@ -85,7 +85,7 @@ export class Exchange {
   /** of a tag map: by what the two ends find each other's data, unless a lane says otherwise */
   @IsOptional() @IsIn(BINDINGS) binding?: Binding | null;
   /** of a coupler area: the station that couples */
-  @IsOptional() @IsId() via?: string | null;
+  @IsOptional() @IsId() @Names('station') via?: string | null;
   @RecordOf(() => StartStep, { nullable: true }) start?: Record<string, StartStep> | null;
   /** the lane, or `lane value`, by which each end sees that the other is there */
   @IsText() watchedBy?: string;

@@ -1,4 +1,5 @@
 import { IsIn } from 'class-validator';
+import { Names } from './declared.js';
 import { IsId, IsOrder, IsText } from './fields.js';
 import { EXPECTED_REACH, TRAFFICS, type ExpectedReach, type Traffic } from './words.js';
 
@@ -6,8 +7,8 @@ import { EXPECTED_REACH, TRAFFICS, type ExpectedReach, type Traffic } from './wo
 export class Expectation {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() from!: string;
-  @IsId() to!: string;
+  @IsId() @Names('station', 'it goes') from!: string;
+  @IsId() @Names('station', 'it goes') to!: string;
   @IsIn(TRAFFICS) traffic!: Traffic;
   @IsIn(EXPECTED_REACH) must!: ExpectedReach;
   @IsText() reason?: string;

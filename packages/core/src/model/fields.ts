@@ -1,4 +1,4 @@
-import { LONGEST_NAME, LONGEST_TEXT } from './longest.js';
+import { LONGEST_NAME, LONGEST_TEXT } from './lengths.js';
 import { IsInt, IsOptional, IsString, Matches, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
 

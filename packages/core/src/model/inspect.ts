@@ -1,10 +1,9 @@
 import { getMetadataStorage, validateSync } from 'class-validator';
-import { CLASSES } from './classes.js';
 import { ID_PATTERN } from './fields.js';
-import { KIND_WORDS, PROJECT_ID, type Kind } from './kinds.js';
+import { CLASSES, kindWord, PROJECT_ID, type Kind } from './kinds.js';
 import { isKeptText } from './kept-text.js';
-import { LONGEST_TYPED } from './longest.js';
-import { nestedFieldsOf, type NestedField } from './nested.js';
+import { LONGEST_TYPED } from './lengths.js';
+import { declaredOf, type NestedField } from './declared.js';
 import { quoted, type Problem } from './problem.js';
 
 /** A field that is wrong. */
@@ -35,7 +34,7 @@ function flatFieldsOf(type: new () => object): ReadonlySet<string> {
 /** Everything wrong with the fields of one thing that comes in from outside, each with its path; a hundred at most. */
 export function inspectFields(type: new () => object, value: unknown, path: string[] = []): Found[] {
   if (!isObject(value)) return [{ path, found: quoted(value), expected: 'must be an object' }];
-  const nested = nestedFieldsOf(type);
+  const nested = declaredOf(type).nested;
   const nestedNames = new Set(nested.map((n) => n.field));
   const fields = flatFieldsOf(type);
   const flat = new type() as Record<string, unknown>;
@@ -102,7 +101,7 @@ export function inspectEntity(kind: Kind, value: unknown): Problem[] {
     found.push({ path: ['id'], found: quoted(id), expected: `must be "${PROJECT_ID}"` });
   }
   return found.map((f) => ({
-    where: `${KIND_WORDS[kind]} ${id ?? 'without id'}${f.path.length > 0 ? `, ${f.path.join('.')}` : ''}`,
+    where: `${kindWord(kind)} ${id ?? 'without id'}${f.path.length > 0 ? `, ${f.path.join('.')}` : ''}`,
     kind,
     id,
     path: f.path,

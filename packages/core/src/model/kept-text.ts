@@ -1,4 +1,4 @@
-import { LONGEST_TYPED } from './longest.js';
+import { LONGEST_TYPED } from './lengths.js';
 import { isWellFormed, textLength } from './text-length.js';
 
 /** Whether a value is text kept as it was typed, and nothing else: `{ typed }`, of bounded length. */

@@ -1,115 +1,72 @@
-import type { Acceptance } from './acceptance.js';
-import type { Area } from './area.js';
-import type { Claim } from './claim.js';
-import type { End } from './end.js';
-import type { Exchange } from './exchange.js';
-import type { Expectation } from './expectation.js';
-import type { HelperObject } from './helper-object.js';
-import type { Landing } from './landing.js';
-import type { Lane } from './lane.js';
-import type { MemoryCopy } from './memory-copy.js';
-import type { Module } from './module.js';
-import type { Network } from './network.js';
-import type { Port } from './port.js';
-import type { Profile } from './profile.js';
-import type { ProjectInfo } from './project-info.js';
-import type { Rack } from './rack.js';
-import type { Route } from './route.js';
-import type { Setting } from './setting.js';
-import type { Station } from './station.js';
-import type { Structure } from './structure.js';
-import type { Tag } from './tag.js';
-import type { TagImport } from './tag-import.js';
-import type { TagSeries } from './tag-series.js';
-import type { Tick } from './tick.js';
+import { Acceptance } from './acceptance.js';
+import { Area } from './area.js';
+import { Claim } from './claim.js';
+import { declaredOf } from './declared.js';
+import { End } from './end.js';
+import { Exchange } from './exchange.js';
+import { Expectation } from './expectation.js';
+import { HelperObject } from './helper-object.js';
+import { Landing } from './landing.js';
+import { Lane } from './lane.js';
+import { MemoryCopy } from './memory-copy.js';
+import { Module } from './module.js';
+import { Network } from './network.js';
+import { Port } from './port.js';
+import { Profile } from './profile.js';
+import { ProjectInfo } from './project-info.js';
+import { Rack } from './rack.js';
+import { Route } from './route.js';
+import { Setting } from './setting.js';
+import { Station } from './station.js';
+import { Structure } from './structure.js';
+import { Tag } from './tag.js';
+import { TagImport } from './tag-import.js';
+import { TagSeries } from './tag-series.js';
+import { Tick } from './tick.js';
 
-/** Every kind of entity, in the order of the project file: what is referred to stands before what refers. */
-export const KINDS = [
-  'project',
-  'profile',
-  'station',
-  'rack',
-  'module',
-  'network',
-  'port',
-  'area',
-  'structure',
-  'series',
-  'import',
-  'tag',
-  'copy',
-  'landing',
-  'exchange',
-  'end',
-  'lane',
-  'claim',
-  'acceptance',
-  'tick',
-  'setting',
-  'route',
-  'helper',
-  'expectation',
-] as const;
-export type Kind = (typeof KINDS)[number];
+/**
+ * Every kind of entity, in the order of the project file: what is referred to stands before what refers. This is the only
+ * list of them; all else about a kind is said by its class.
+ */
+export const CLASSES = {
+  project: ProjectInfo,
+  profile: Profile,
+  station: Station,
+  rack: Rack,
+  module: Module,
+  network: Network,
+  port: Port,
+  area: Area,
+  structure: Structure,
+  series: TagSeries,
+  import: TagImport,
+  tag: Tag,
+  copy: MemoryCopy,
+  landing: Landing,
+  exchange: Exchange,
+  end: End,
+  lane: Lane,
+  claim: Claim,
+  acceptance: Acceptance,
+  tick: Tick,
+  setting: Setting,
+  route: Route,
+  helper: HelperObject,
+  expectation: Expectation,
+};
 
-export interface EntityOf {
-  project: ProjectInfo;
-  profile: Profile;
-  station: Station;
-  rack: Rack;
-  module: Module;
-  network: Network;
-  port: Port;
-  area: Area;
-  structure: Structure;
-  series: TagSeries;
-  import: TagImport;
-  tag: Tag;
-  copy: MemoryCopy;
-  landing: Landing;
-  exchange: Exchange;
-  end: End;
-  lane: Lane;
-  claim: Claim;
-  acceptance: Acceptance;
-  tick: Tick;
-  setting: Setting;
-  route: Route;
-  helper: HelperObject;
-  expectation: Expectation;
-}
+export type Kind = keyof typeof CLASSES;
+export type EntityOf = { [K in Kind]: InstanceType<(typeof CLASSES)[K]> };
 export type Entity = EntityOf[Kind];
 
-/** The word for a kind in a sentence. */
-export const KIND_WORDS: Record<Kind, string> = {
-  project: 'project',
-  profile: 'profile',
-  station: 'station',
-  rack: 'rack',
-  module: 'module',
-  network: 'network',
-  port: 'port',
-  area: 'area',
-  structure: 'structure',
-  series: 'series of tags',
-  import: 'import',
-  tag: 'tag',
-  copy: 'copy',
-  landing: 'landing',
-  exchange: 'exchange',
-  end: 'end',
-  lane: 'lane',
-  claim: 'claim',
-  acceptance: 'acceptance',
-  tick: 'tick',
-  setting: 'setting',
-  route: 'route',
-  helper: 'helper object',
-  expectation: 'expectation',
-};
+export const KINDS = Object.keys(CLASSES) as readonly Kind[];
 
 export const PROJECT_ID = 'project';
 
 export function isKind(text: unknown): text is Kind {
-  return typeof text === 'string' && (KINDS as readonly string[]).includes(text);
+  return typeof text === 'string' && Object.hasOwn(CLASSES, text);
 }
+
+/** The word for a kind in a sentence, for one and for several. */
+export const kindWord = (kind: Kind): string => declaredOf(CLASSES[kind]).words?.one ?? kind;
+export const kindWords = (kind: Kind): string => declaredOf(CLASSES[kind]).words?.many ?? `${kind}s`;

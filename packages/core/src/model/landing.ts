@@ -3,7 +3,7 @@ import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { Place } from './claim.js';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Names, Nested, PartOf } from './declared.js';
 import { LANDING_ROLES, type LandingRole } from './words.js';
 
 /** What one controller says of one module, in its own rack or in another's: its own picture of it. */
@@ -11,8 +11,8 @@ export class Landing {
   @IsId() id!: string;
   @IsOrder() order!: number;
   /** the controller that says so */
-  @IsId() station!: string;
-  @IsId() module!: string;
+  @IsId() @Names('station', 'it goes') station!: string;
+  @IsId() @PartOf('module') module!: string;
   @IsIn(LANDING_ROLES) role!: LandingRole;
   /** where its inputs and outputs lie in this controller's areas */
   @Nested(() => Place, { nullable: true, orTyped: true }) inputsAt!: Place | AsTyped | null;

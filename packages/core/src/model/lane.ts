@@ -1,6 +1,6 @@
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { RecordOf } from './nested.js';
+import { PartOf, RecordOf } from './declared.js';
 import { BINDINGS, POLARITIES, type Binding, type Polarity } from './words.js';
 
 /** A value that the lane is meant to carry. That two claims mean the same value is said by the key. */
@@ -12,7 +12,7 @@ export class LaneItem {
 export class Lane {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() exchange!: string;
+  @IsId() @PartOf('exchange') exchange!: string;
   /** what it follows from, where it was made: `landing l1 inputs` */
   @IsText() madeBy?: string;
   /** in place of the exchange's */

@@ -1,7 +1,7 @@
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Nested, PartOf } from './declared.js';
 import { MODULE_KINDS, type ModuleKind } from './words.js';
 
 /** A module as a list or a look at the real thing has it. */
@@ -17,7 +17,7 @@ export class Module {
   @IsId() id!: string;
   @IsOrder() order!: number;
   @IsName() name!: string;
-  @IsId() rack!: string;
+  @IsId() @PartOf('rack') rack!: string;
   /** as its rack counts; null: not placed yet */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot!: number | null;
   @IsIn(MODULE_KINDS) kind!: ModuleKind;

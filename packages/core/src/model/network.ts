@@ -1,6 +1,6 @@
 import { IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Nested } from './declared.js';
 import { NETWORK_KINDS, WIRINGS, type NetworkKind, type Wiring } from './words.js';
 
 /** What all units of one radio network have in common, as typed. */

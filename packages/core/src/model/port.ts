@@ -12,7 +12,7 @@ import {
 } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested, RecordOf } from './nested.js';
+import { Names, Nested, PartOf, RecordOf } from './declared.js';
 import {
   ADDRESS_SOURCES,
   CALLING,
@@ -64,8 +64,8 @@ export class Port {
   @IsId() id!: string;
   @IsOrder() order!: number;
   @IsName() name!: string;
-  @IsId() station!: string;
-  @IsOptional() @IsId() network!: string | null;
+  @IsId() @PartOf('station') station!: string;
+  @IsOptional() @IsId() @Names('network') network!: string | null;
   @IsBoolean() enabled!: boolean;
   @IsIn(PURPOSES) purpose!: Purpose;
   /** IPv4 address, mask and gateway as typed; empty means not yet set */
@@ -77,11 +77,11 @@ export class Port {
   /** keyed by protocol: the TCP port it answers on, where it is not the protocol's own */
   @RecordOf(() => Listening) listens!: Record<string, Listening>;
   /** keyed by protocol: what of it is not enabled here; all else that the type speaks is */
-  @RecordOf(() => SwitchedOff, { nullable: true }) off?: Record<string, SwitchedOff> | null;
+  @RecordOf(() => SwitchedOff, { nullable: true, onOneLine: true }) off?: Record<string, SwitchedOff> | null;
   /** unit address, where it answers to one only */
   @IsOptional() @IsInt() @Min(0) @Max(65535) unit!: number | null;
   /** the module that it is on, where it is on one */
-  @IsOptional() @IsId() module?: string | null;
+  @IsOptional() @IsId() @Names('module') module?: string | null;
   /** how it gets its address; by hand where nothing is said */
   @IsOptional() @IsIn(ADDRESS_SOURCES) how?: AddressSource;
   @RecordOf(() => FurtherAddress, { nullable: true }) further?: Record<string, FurtherAddress> | null;
@@ -104,7 +104,7 @@ export class Port {
   @IsText() telemetry?: string;
   @Nested(() => RadioUnit, { nullable: true }) radio?: RadioUnit | null;
   /** of an adapter of a virtual machine: the host's adapter that it is bridged to */
-  @IsOptional() @IsId() bridgedTo?: string | null;
+  @IsOptional() @IsId() @Names('port') bridgedTo?: string | null;
   /** which kinds of service traffic it takes; any where nothing is said */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(TRAFFICS, { each: true }) takes?: Traffic[] | null;
   /** service traffic comes in by a tunnel, with addresses of this pool, as typed; empty: the pool is not known yet */

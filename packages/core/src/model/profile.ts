@@ -2,7 +2,7 @@ import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Max
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
-import { Nested, RecordOf } from './nested.js';
+import { Nested, RecordOf } from './declared.js';
 import { BlockMember } from './block-member.js';
 import { View } from './view.js';
 import {
@@ -140,7 +140,7 @@ export class Profile {
   @Nested(() => NameRule) nameRule!: NameRule;
   /** keyed by protocol; none at all: not known */
   @RecordOf(() => Speech, { nullable: true }) speaks?: Record<string, Speech> | null;
-  @RecordOf(() => Forwarding, { nullable: true }) forwards?: Record<string, Forwarding> | null;
+  @RecordOf(() => Forwarding, { nullable: true, onOneLine: true }) forwards?: Record<string, Forwarding> | null;
   /** factory values that mean 'not yet set' */
   @RecordOf(() => Preset, { nullable: true }) presets?: Record<string, Preset> | null;
   /** of a radio base: where each kind of module lies by its dial */

@@ -12,7 +12,7 @@ import {
 } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { RecordOf } from './nested.js';
+import { PartOf, RecordOf } from './declared.js';
 import { MODULE_KINDS, type ModuleKind } from './words.js';
 
 /** Neighbouring slots that take only some kinds of module. */
@@ -33,7 +33,7 @@ export class Rack {
   @IsId() id!: string;
   @IsOrder() order!: number;
   @IsName() name!: string;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   @IsInt() @Min(1) @Max(1000) size!: number;
   /** how many slots were seen, where somebody looked */
   @IsOptional() @IsInt() @Min(1) @Max(1000) found?: number | null;

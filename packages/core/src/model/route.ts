@@ -1,8 +1,8 @@
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { LONGEST_ROUTE } from './longest.js';
-import { Nested, RecordOf } from './nested.js';
+import { LONGEST_ROUTE } from './lengths.js';
+import { Names, Nested, RecordOf } from './declared.js';
 import { TRAFFICS, type Traffic } from './words.js';
 
 /** One text of those that a program may build while it runs. */
@@ -10,7 +10,7 @@ export class PermittedText {
   @IsOrder() order!: number;
   @IsString() @AtMost(LONGEST_ROUTE) text!: string;
   /** the station that this text leads to; empty: the one that the route leads to */
-  @IsOptional() @IsId() to?: string | null;
+  @IsOptional() @IsId() @Names('station') to?: string | null;
 }
 
 /** That the text is put together by a program while it runs. */
@@ -27,10 +27,10 @@ export class Route {
   @IsId() id!: string;
   @IsOrder() order!: number;
   /** the station that asks */
-  @IsId() from!: string;
-  @IsId() to!: string;
+  @IsId() @Names('station', 'it goes') from!: string;
+  @IsId() @Names('station', 'it goes') to!: string;
   /** its own port that the first hop leaves by; null: any */
-  @IsOptional() @IsId() port!: string | null;
+  @IsOptional() @IsId() @Names('port') port!: string | null;
   @IsIn(TRAFFICS) traffic!: Traffic;
   /** the slot of the CPU that is meant, where the rack has several; null: the first */
   @IsOptional() @IsInt() @Min(0) @Max(1000) slot?: number | null;

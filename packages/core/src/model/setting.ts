@@ -1,7 +1,8 @@
 import { IsIn, IsOptional, IsString } from 'class-validator';
 import { AtMost } from './at-most.js';
+import { PartOf } from './declared.js';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { LONGEST_TEXT } from './longest.js';
+import { LONGEST_TEXT } from './lengths.js';
 import { SETTING_STATES, SETTING_WAYS, type SettingState, type SettingWay } from './words.js';
 
 /**
@@ -11,7 +12,7 @@ import { SETTING_STATES, SETTING_WAYS, type SettingState, type SettingWay } from
 export class Setting {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   /** which: `port p1 address`, or `end e1` for all that an end holds */
   @IsString() @AtMost(LONGEST_TEXT) field!: string;
   /** what somebody found there */

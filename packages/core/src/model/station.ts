@@ -2,7 +2,7 @@ import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsOptional, IsString, 
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
-import { Nested, RecordOf } from './nested.js';
+import { Names, Nested, RecordOf } from './declared.js';
 import {
   FROM_OUTSIDE,
   GUARDS,
@@ -47,7 +47,7 @@ export class TakenFrom {
 export class TagGroup {
   @IsOrder() order!: number;
   @IsName() name!: string;
-  @IsOptional() @IsId() station?: string | null;
+  @IsOptional() @IsId() @Names('station') station?: string | null;
 }
 
 /** Anything that takes part in an exchange. */
@@ -57,7 +57,7 @@ export class Station {
   @IsName() name!: string;
   @IsArray() @ArrayMaxSize(ROLES.length) @ArrayUnique() @IsIn(ROLES, { each: true }) roles!: Role[];
   /** the profile's id, or null where nothing is known of its type */
-  @IsOptional() @IsId() profile!: string | null;
+  @IsOptional() @IsId() @Names('profile') profile!: string | null;
   /** own; outside: only described, its words count as said on paper; or of another project */
   @IsIn(PARTIES) party!: Party;
   @Nested(() => TakenFrom, { nullable: true }) takenFrom?: TakenFrom | null;
@@ -70,13 +70,13 @@ export class Station {
   /** ms from one pass of its program to the next */
   @IsOptional() @IsInt() @Min(0) @Max(3_600_000) scan?: number | null;
   /** the station that hosts this software: its addresses are then the host's */
-  @IsOptional() @IsId() runsOn?: string | null;
+  @IsOptional() @IsId() @Names('station') runsOn?: string | null;
   @Nested(() => Observed, { nullable: true }) observed?: Observed | null;
   @IsOptional() @IsIn(GUARDS) guard?: Guard | null;
   /** what it lets others do with its data; empty: not said */
   @IsOptional() @IsIn(FROM_OUTSIDE) fromOutside?: FromOutside | null;
   /** of a tag server: its groups, each of one station */
-  @RecordOf(() => TagGroup, { nullable: true }) groups?: Record<string, TagGroup> | null;
+  @RecordOf(() => TagGroup, { nullable: true, onOneLine: true }) groups?: Record<string, TagGroup> | null;
   /** who answers for it */
   @IsText() supplier?: string;
   @Nested(() => LayoutRule, { nullable: true }) layout?: LayoutRule | null;

@@ -1,5 +1,5 @@
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested, RecordOf } from './nested.js';
+import { Nested, RecordOf } from './declared.js';
 import { TypeRef } from './claim.js';
 import type { AsTyped } from './as-typed.js';
 

@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Nested, PartOf } from './declared.js';
 
 export const TAG_FORMATS = ['CSV', 'XLSX', 'PLCopen XML', 'IEC 61131-3 text'] as const;
 export type TagFormat = (typeof TAG_FORMATS)[number];
@@ -18,7 +18,7 @@ export class Became {
 export class TagImport {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   @IsName() file!: string;
   @IsIn(TAG_FORMATS) format!: TagFormat;
   /** when it was brought in, ISO 8601 */

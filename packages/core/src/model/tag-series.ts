@@ -2,14 +2,15 @@ import { IsBoolean, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import type { AsTyped } from './as-typed.js';
 import { Place, TypeRef } from './claim.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Called, Nested, PartOf } from './declared.js';
 import { ACCESSES, type Access } from './words.js';
 
 /** Tags made by pattern: a sample whose last digits count on, and how many. */
+@Called('series of tags', 'series of tags')
 export class TagSeries {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   /** the name of the first: `Aisle_See_01` */
   @IsName() sample!: string;
   @IsInt() @Min(1) @Max(100_000) count!: number;

@@ -3,7 +3,7 @@ import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { Place, TypeRef } from './claim.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
-import { Nested } from './nested.js';
+import { Names, Nested, PartOf } from './declared.js';
 import {
   ACCESSES,
   OPENNESS,
@@ -35,7 +35,7 @@ export class NotUsed {
 export class Tag {
   @IsId() id!: string;
   @IsOrder() order!: number;
-  @IsId() station!: string;
+  @IsId() @PartOf('station') station!: string;
   @IsName() name!: string;
   @Nested(() => TypeRef, { orTyped: true, nullable: true }) type!: TypeRef | AsTyped | null;
   @Nested(() => Place, { orTyped: true, nullable: true }) place!: Place | AsTyped | null;
@@ -64,8 +64,8 @@ export class Tag {
   /** it takes no part, for this reason */
   @Nested(() => NotUsed, { nullable: true }) notUsed?: NotUsed | null;
   /** where it came from, unless it was typed */
-  @IsOptional() @IsId() series?: string | null;
-  @IsOptional() @IsId() import?: string | null;
+  @IsOptional() @IsId() @Names('series') series?: string | null;
+  @IsOptional() @IsId() @Names('import') import?: string | null;
   /** never meant to be used from outside */
   @IsOptional() @IsBoolean() internal?: boolean;
   /** what it was made by: `end e1 input` */

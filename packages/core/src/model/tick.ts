@@ -1,7 +1,7 @@
 import { IsString } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsOrder } from './fields.js';
-import { LONGEST_TEXT } from './longest.js';
+import { LONGEST_TEXT } from './lengths.js';
 
 /** Somebody has typed, or looked up, a value where it has to stand. Holds as long as that is the value. */
 export class Tick {
