@@ -2,49 +2,10 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { apply, invert, tooLong } from '@dialoga/core/change';
 import { CheckEngine } from '@dialoga/core/check';
-import {
-  addZone,
-  editArea,
-  editAttachment,
-  editBlockMember,
-  editCopy,
-  editEnd,
-  editExchange,
-  editExpectation,
-  editGroup,
-  editHelper,
-  editImportSource,
-  editLanding,
-  editLine,
-  editMember,
-  editModule,
-  editNetwork,
-  editPort,
-  editRack,
-  editReservation,
-  editRoute,
-  editSetting,
-  editStation,
-  editStep,
-  editStructure,
-  editTag,
-  editTold,
-  editView,
-  editZone,
-  hasLineFields,
-  LINE_FIELDS,
-} from '@dialoga/core/fields';
+import { ALL_ROWS, addMember, addZone, editAttachment, editField, editTold, type Rows } from '@dialoga/core/fields';
 import { writeProject } from '@dialoga/core/file';
-import { childrenOf, inOrder, type Kind, type Project } from '@dialoga/core/model';
-import {
-  addFigure,
-  editProfile,
-  FIGURE_FORMS,
-  profileBlocks,
-  profileFigures,
-  reservedBlocks,
-} from '@dialoga/core/profiles';
-import { fieldsToSet } from '@dialoga/core/setting';
+import { childrenOf, inOrder, type Project } from '@dialoga/core/model';
+import { addFigure, editProfile, FIGURE_FORMS, profileFigures } from '@dialoga/core/profiles';
 import { editSheet } from '@dialoga/core/sheet';
 import type { FieldEdit } from '@dialoga/core/text';
 import { readProject } from '@dialoga/core/entry';
@@ -57,127 +18,31 @@ type Pick = <T>(of: readonly T[]) => T | null;
 
 const SAID = { by: 'A tester', at: '2026-05-31T12:00:00.000Z' };
 
-/** An editor of the entities of one kind, by column. */
-const of =
-  <E, C extends string>(
-    all: (project: Project) => readonly E[],
-    columns: readonly C[],
-    run: (project: Project, entity: E, column: C, text: string, newId: () => string) => FieldEdit,
-  ): Editor =>
+/** Whatever stands in a table or a form: any field of any row of one sort. */
+const ofRows =
+  (rows: Rows<unknown>): Editor =>
   (project, pick, text, newId) => {
-    const [entity, column] = [pick(all(project)), pick(columns)];
-    return entity === null || column === null ? null : run(project, entity, column, text, newId);
+    const row = pick(rows.all(project));
+    const field = pick(Object.keys(rows.fields));
+    return row === null || field === null ? null : editField(rows, field, row, text, { project, newId, ...SAID });
   };
-const kind =
-  <K extends Kind>(name: K) =>
-  (project: Project) =>
-    inOrder(project, name);
 
 const EDITORS: Record<string, Editor> = {
-  station: of(
-    kind('station'),
-    [
-      ...(['name', 'roles', 'typeText', 'orderCode', 'revision', 'profile', 'actsAs', 'takenFrom', 'newest'] as const),
-      ...(['party', 'supplier', 'scan', 'runsOn', 'guard', 'fromOutside', 'firmware', 'comment'] as const),
-    ],
-    editStation,
-  ),
-  network: of(
-    kind('network'),
-    [
-      ...(['name', 'kind', 'subnet', 'wiring', 'linkRate', 'busRate', 'busProfile', 'highestAddress'] as const),
-      ...(['comment', 'radio.id', 'radio.band', 'radio.rate', 'radio.mode', 'radio.repeaters'] as const),
-    ],
-    (_, network, column, text) => editNetwork(network, column, text),
-  ),
-  port: of(
-    kind('port'),
-    [
-      ...(['name', 'network', 'address', 'mask', 'gateway', 'purpose', 'tcpPort', 'unit', 'how', 'enabled'] as const),
-      ...(['deviceName', 'hardware', 'former', 'further', 'off', 'takes', 'tunnel', 'bridgedTo'] as const),
-      'recognised',
-    ],
-    editPort,
+  ...Object.fromEntries(
+    Object.entries(ALL_ROWS as unknown as Record<string, Rows<unknown>>).map(([name, rows]) => [name, ofRows(rows)]),
   ),
   attachment: (project, pick, text, newId) => {
     const [station, network] = [pick(inOrder(project, 'station')), pick(inOrder(project, 'network'))];
     const port = station && network && childrenOf(project, 'port', station.id).find((p) => p.network === network.id);
     return station && network && editAttachment(project, station.id, network, port ?? null, text, newId);
   },
-  line: (project, pick, text) => {
-    const network = pick(inOrder(project, 'network').filter(hasLineFields));
-    const port = network && pick(childrenOf(project, 'port', network.id));
-    const field = network && pick(LINE_FIELDS[network.kind]);
-    return port && field && editLine(port, field, text);
-  },
-  area: of(kind('area'), ['name', 'kind', 'wordBits', 'words', 'writers', 'lastWord'], (_, area, column, text) =>
-    editArea(area, column, text),
-  ),
-  view: (project, pick, text) => {
-    const area = pick(inOrder(project, 'area'));
-    const view = area && pick(Object.keys(area.views));
-    const column = pick([
-      ...(['name', 'notation', 'prefix', 'unit', 'first', 'written', 'byteOrder', 'bitNumbering', 'access'] as const),
-    ]);
-    return area && view && column && editView(area, view, column, text);
-  },
-  reservation: (project, pick, text, newId) => {
-    const area = pick(inOrder(project, 'area'));
-    const id = area && (pick(Object.keys(area.reservations)) ?? newId());
-    const column = pick(['from', 'length', 'owner', 'reason', 'puts', 'mayStart'] as const);
-    return area && id && column && editReservation(project, area, id, column, text);
-  },
-  'part of a block': (project, pick, text, newId) => {
-    const blocks = [
-      ...inOrder(project, 'station').flatMap((station) => reservedBlocks(project, station.id)),
-      ...inOrder(project, 'profile').flatMap(profileBlocks),
-    ];
-    const block = pick(blocks);
-    const key = block && (pick(Object.keys(block.members ?? {})) ?? newId());
-    const column = pick([
-      ...(['name', 'offset', 'bits', 'use', 'role', 'signal', 'access', 'atStart', 'meaning'] as const),
-    ]);
-    return block && key && column && editBlockMember(block, key, column, text);
-  },
-  copy: (project, pick, text, newId) => {
-    const station = pick(inOrder(project, 'station'));
-    const column = pick(['name', 'from', 'to', 'length', 'reader', 'comment'] as const);
-    const id = pick([...childrenOf(project, 'copy', station?.id ?? '').map((c) => c.id), newId()]);
-    return station && column && id && editCopy(project, station.id, id, column, text);
-  },
-  rack: of(
-    kind('rack'),
-    ['name', 'size', 'first', 'found', 'gaps', 'addressesFollow', 'takes'],
-    (_, rack, column, text) => editRack(rack, column, text),
-  ),
-  zone: (project, pick, text, newId) => {
+  'a zone more': (project, pick, text, newId) => {
     const rack = pick(inOrder(project, 'rack'));
-    const key = rack && pick(Object.keys(rack.zones));
-    const column = pick(['name', 'slot', 'size', 'kinds', 'first', 'gaps'] as const);
-    if (!rack || !column) return null;
-    return key ? editZone(rack, key, column, text) : addZone(rack, newId(), text);
+    return rack && addZone(rack, newId(), text);
   },
-  module: of(
-    kind('module'),
-    ['slot', 'name', 'kind', 'orderCode', 'found', 'inputs', 'outputs', 'dial', 'description', 'comment'],
-    editModule,
-  ),
-  landing: of(
-    kind('landing'),
-    ['role', 'slot', 'orderCode', 'accepted', 'inputs', 'outputs', 'inputsAt', 'outputsAt', 'description'],
-    editLanding,
-  ),
-  setting: (project, pick, text, newId) => {
-    const station = pick(inOrder(project, 'station'));
-    const row = station && pick(fieldsToSet(project, station));
-    const column = pick(['found', 'how', 'firmware', 'state', 'was'] as const);
-    return row && column && editSetting(project, station.id, row, column, text, newId(), SAID);
-  },
-  group: (project, pick, text, newId) => {
-    const station = pick(inOrder(project, 'station'));
-    const key = station && (pick(Object.keys(station.groups ?? {})) ?? newId());
-    const column = pick(['name', 'station'] as const);
-    return station && key && column && editGroup(project, station, key, column, text);
+  'a member more': (project, pick, text, newId) => {
+    const structure = pick(inOrder(project, 'structure'));
+    return structure && addMember(project, structure, newId(), text);
   },
   'what a profile says': (project, pick, text) => {
     const profile = pick(inOrder(project, 'profile'));
@@ -185,25 +50,10 @@ const EDITORS: Record<string, Editor> = {
     const column = pick(['value', 'source'] as const);
     return profile && figure && column && editProfile(profile, figure.id, column, text);
   },
-  'a figure more': of(kind('profile'), ['add'], (_, profile, __, text, newId) => addFigure(profile, text, newId())),
-  exchange: of(
-    kind('exchange'),
-    [
-      ...(['name', 'kind', 'protocol', 'transfer', 'cadence', 'timeout', 'responseDelay', 'keepAlive'] as const),
-      ...(['inactivity', 'watchedBy', 'binding', 'sinks', 'source', 'back', 'notRepeated', 'factName'] as const),
-      ...(['carries', 'places', 'tcpPort', 'unitTold', 'media', 'limit'] as const),
-    ],
-    (_, exchange, column, text) => editExchange(exchange, column, text),
-  ),
-  'step of a start': (project, pick, text, newId) => {
-    const exchange = pick(inOrder(project, 'exchange'));
-    const id = exchange && (pick(Object.keys(exchange.start ?? {})) ?? newId());
-    const column = pick(['end', 'does'] as const);
-    return exchange && id && column && editStep(project, exchange, id, column, text);
+  'a figure more': (project, pick, text, newId) => {
+    const profile = pick(inOrder(project, 'profile'));
+    return profile && addFigure(profile, text, newId());
   },
-  end: of(kind('end'), ['connection', 'input', 'output', 'elementBits', 'permitted'] as const, (_, end, column, text) =>
-    editEnd(end, column as Parameters<typeof editEnd>[1], text),
-  ),
   told: (project, pick, text) => {
     const end = pick(inOrder(project, 'end'));
     const other = end && pick(childrenOf(project, 'end', end.exchange).filter((e) => e.id !== end.id));
@@ -223,28 +73,6 @@ const EDITORS: Record<string, Editor> = {
     const { changes, problems } = editSheet(project, [{ end, lane: lane.id, column, text, ...at }], newId);
     return { changes, problem: problems[0] ?? null };
   },
-  tag: (project, pick, text) => {
-    const tag = pick(inOrder(project, 'tag'));
-    const column = pick([
-      ...(['name', 'type', 'place', 'comment', 'unit', 'access', 'open', 'polarity', 'scaling', 'alias'] as const),
-      ...(['signal', 'element', 'internal', 'required', 'asks', 'notUsed'] as const),
-    ]);
-    return tag && column && editTag(project, tag.station, tag.id, column as 'name', text);
-  },
-  import: of(kind('import'), ['source'], (_, entry, __, text) => editImportSource(entry, text)),
-  structure: (project, pick, text, newId) =>
-    editStructure(project, pick(inOrder(project, 'structure'))?.id ?? newId(), text),
-  member: (project, pick, text, newId) => {
-    const structure = pick(inOrder(project, 'structure'));
-    const key = structure && pick([...Object.keys(structure.members), newId()]);
-    const column = pick(['name', 'type'] as const);
-    return structure && key && column && editMember(project, structure, key, column, text);
-  },
-  route: of(kind('route'), ['from', 'to', 'port', 'traffic', 'slot', 'stated', 'comment'], editRoute),
-  expectation: of(kind('expectation'), ['from', 'to', 'traffic', 'must', 'reason'], editExpectation),
-  helper: of(kind('helper'), ['drawnAs', 'address', 'presence', 'brings', 'comment'], (_, helper, column, text) =>
-    editHelper(helper, column, text),
-  ),
 };
 
 const start = (() => {

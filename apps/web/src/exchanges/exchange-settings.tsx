@@ -1,21 +1,10 @@
+import { addEnd } from '@dialoga/core/exchange';
+import { EXCHANGE } from '@dialoga/core/fields';
+import { childrenOf, inOrder, type Exchange } from '@dialoga/core/model';
+import { FieldInput } from '../entities/field-input';
 import { set } from '@dialoga/core/change';
-import { addEnd, protocolsFor } from '@dialoga/core/exchange';
-import { editExchange, type ExchangeField } from '@dialoga/core/fields';
-import {
-  BINDINGS,
-  CARRIED,
-  childrenOf,
-  inOrder,
-  ON_RETURN,
-  PLACES,
-  SINKS_ON_LOSS,
-  SOURCE_ON_LOSS,
-  type Exchange,
-} from '@dialoga/core/model';
-import { OTHER_FACTS, OTHER_ID, protocolOf } from '@dialoga/core/protocol';
 import { linePassOf } from '@dialoga/core/time';
 import styled from 'styled-components';
-import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
 import { useEdits } from '../store/use-edits';
 import { drop } from '../store/dropping';
@@ -43,9 +32,6 @@ const Loss = styled.div`
   gap: ${space[2]}px ${space[5]}px;
 `;
 
-const orUndecided = (words: readonly string[]) => [{ value: '', text: 'not decided' }, ...choices(words)];
-const choices = (words: readonly string[]) => words.map((word) => ({ value: word, text: word }));
-
 /** What concerns the exchange as a whole; for the protocol `other` everything that a protocol says. */
 export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
   const commit = useEdits();
@@ -54,52 +40,36 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
   const ends = childrenOf(project, 'end', exchange.id);
   const name = (station: string) => project.get('station', station)?.name ?? station;
   const others = inOrder(project, 'station').filter((station) => !ends.some((e) => e.station === station.id));
-  const facts = exchange.facts ?? OTHER_FACTS;
-  const other = exchange.protocol === OTHER_ID;
   const pass = linePassOf(project, exchange);
-  const put = (field: ExchangeField) => (text: string) =>
-    commit(`${exchange.name}: ${field}`, [editExchange(exchange, field, text)]);
-  const input = (label: string, field: ExchangeField, value: string, placeholder: string, mono = true) => (
-    <label>
-      <span>{label} </span>
-      <InlineInput label={label} value={value} placeholder={placeholder} mono={mono} onCommit={put(field)} />
-    </label>
-  );
-  const select = (label: string, field: ExchangeField, value: string, options: { value: string; text: string }[]) => (
-    <label>
-      <span>{label} </span>
-      <InlineSelect label={label} value={value} options={options} onChoose={put(field)} />
-    </label>
-  );
+  const field = (id: keyof typeof EXCHANGE.fields, label: string, more: { empty?: string; choice?: true } = {}) =>
+    (EXCHANGE.fields[id].has?.(exchange, project) ?? true) && (
+      <label>
+        <span>{label} </span>
+        <FieldInput
+          of={EXCHANGE}
+          row={exchange}
+          field={id}
+          label={label}
+          step={`${exchange.name}: ${label}`}
+          {...more}
+        />
+      </label>
+    );
+  const choice = true;
   return (
     <Row>
-      {input('name', 'name', exchange.name, 'no name', false)}
-      {select(
-        'protocol',
-        'protocol',
-        exchange.protocol,
-        protocolsFor(exchange.kind).map((p) => ({ value: p.id, text: p.name })),
-      )}
-      {select('transfer', 'transfer', exchange.transfer, choices(protocolOf(exchange).transfers))}
-      {input('cadence, ms', 'cadence', exchange.cadence === null ? '' : String(exchange.cadence), 'on request')}
-      {input('timeout, ms', 'timeout', exchange.timeout ? String(exchange.timeout) : '', 'not set')}
-      {exchange.transfer === 'requests' &&
-        input(
-          'response delay, ms',
-          'responseDelay',
-          exchange.responseDelay ? String(exchange.responseDelay) : '',
-          'not set',
-        )}
+      {field('name', 'name', { empty: 'no name' })}
+      {field('protocol', 'protocol', { choice })}
+      {field('transfer', 'transfer', { choice })}
+      {field('cadence', 'cadence', { empty: 'on request' })}
+      {field('timeout', 'timeout', { empty: 'not set' })}
+      {field('responseDelay', 'response delay', { empty: 'not set' })}
       {pass && (
         <span>
           poll cycle: {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
         </span>
       )}
-      {exchange.kind === 'tag map' &&
-        select('bound', 'binding', exchange.binding ?? '', [
-          { value: '', text: 'as the protocol has it' },
-          ...choices(BINDINGS),
-        ])}
+      {field('binding', 'bound', { choice, empty: 'as the protocol has it' })}
       {exchange.kind === 'coupler area' && (
         <label>
           <span>through </span>
@@ -145,19 +115,19 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
         ))}
       {exchange.kind !== 'service link' && (
         <Loss aria-label="On a lost link" role="group">
-          On a lost link {select('the sinks', 'sinks', exchange.onLoss?.sinks ?? '', orUndecided(SINKS_ON_LOSS))}
-          {select('the source', 'source', exchange.onLoss?.source ?? '', orUndecided(SOURCE_ON_LOSS))}
-          {select('outputs on reconnection', 'back', exchange.onLoss?.back ?? '', orUndecided(ON_RETURN))}
-          {input('not sent again', 'notRepeated', exchange.onLoss?.notRepeated ?? '', 'not set', false)}
+          On a lost link {field('sinks', 'the sinks', { choice, empty: 'not decided' })}
+          {field('source', 'the source', { choice, empty: 'not decided' })}
+          {field('back', 'outputs on reconnection', { choice, empty: 'not decided' })}
+          {field('notRepeated', 'not sent again', { empty: 'not set' })}
         </Loss>
       )}
-      {other && input('called', 'factName', facts.name, 'no name', false)}
-      {other && select('carries', 'carries', facts.carries, choices(CARRIED))}
-      {other && select('places', 'places', facts.places, choices(PLACES))}
-      {other && input('default port', 'tcpPort', facts.tcpPort === null ? '' : String(facts.tcpPort), 'none')}
-      {other && input('runs on', 'media', (facts.media ?? []).join(', '), 'ethernet', false)}
-      {other && input('bytes at most', 'limit', facts.limit ? String(facts.limit) : '', 'not known')}
-      {other && select('unit told', 'unitTold', facts.unitTold ? 'yes' : 'no', choices(['yes', 'no']))}
+      {field('factName', 'called', { empty: 'no name' })}
+      {field('carries', 'carries', { choice })}
+      {field('places', 'places', { choice })}
+      {field('tcpPort', 'default port', { empty: 'none' })}
+      {field('media', 'runs on', { empty: 'ethernet' })}
+      {field('limit', 'bytes at most', { empty: 'not known' })}
+      {field('unitTold', 'unit entered', { choice })}
     </Row>
   );
 }

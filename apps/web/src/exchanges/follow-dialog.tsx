@@ -1,4 +1,4 @@
-import { editLane } from '@dialoga/core/fields';
+import { editField, LANE } from '@dialoga/core/fields';
 import {
   affectedBy,
   composed,
@@ -9,6 +9,7 @@ import {
   type Hop,
   type HopSample,
 } from '@dialoga/core/follow';
+import { typingNow } from '../entities/use-shown';
 import { InlineInput } from '../forms/inline-input';
 import { useEdits } from '../store/use-edits';
 import { Dialog, Heading } from 'react-aria-components';
@@ -85,14 +86,16 @@ export function FollowDialog({ claim, item, onClose }: Props) {
                 label="Most age allowed"
                 value={lane.mostAge ? `${lane.mostAge} ms` : ''}
                 placeholder="no limit"
-                onCommit={(text) => commit('Age allowed', [editLane(lane, 'mostAge', text)])}
+                onCommit={(text) => commit('Age allowed', [editField(LANE, 'mostAge', lane, text, typingNow(project))])}
               />{' '}
               old; its shortest signal lasts{' '}
               <InlineInput
                 label="Shortest signal"
                 value={lane.shortest ? `${lane.shortest} ms` : ''}
                 placeholder="not said"
-                onCommit={(text) => commit('Shortest signal', [editLane(lane, 'shortest', text)])}
+                onCommit={(text) =>
+                  commit('Shortest signal', [editField(LANE, 'shortest', lane, text, typingNow(project))])
+                }
               />
             </p>
           )}

@@ -6,7 +6,7 @@ import { refused } from '@dialoga/core/text';
 import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useGridLink, type Shown } from '../findings/use-grid-link';
+import { useGridLink } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
@@ -19,7 +19,8 @@ import { ExchangeSettings } from './exchange-settings';
 import { Title } from './sheet-styles';
 
 const TOLD: readonly ToldFieldName[] = ['address', 'tcpPort', 'node', 'unit', 'telemetry', 'name', 'slot', 'type'];
-const SHOWN: Shown = { kind: 'end', list: 'told', fields: [null, null, null, ...TOLD] };
+const PATHS = [null, null, null, ...TOLD.map((field) => [field])];
+const FIRST_TOLD = 3;
 const COLUMNS: readonly GridColumn[] = [
   { id: 'tool', title: 'Tools on', names: true, track: 'minmax(110px, 1fr)' },
   { id: 'station', title: 'Target station', names: true, track: 'minmax(110px, 1fr)' },
@@ -37,7 +38,7 @@ export function ServicePage() {
   const project = useStateOf((s) => s.project.project)!;
   const dispatch = useAppDispatch();
   const [settings, setSettings] = useState(false);
-  const link = useGridLink(SHOWN);
+  const link = useGridLink();
   const exchange = project.get('exchange', id)!;
   const ends = childrenOf(project, 'end', id);
   const tools = ends.filter((e) => e.calling !== 'listens');
@@ -59,8 +60,12 @@ export function ServicePage() {
           return value.same ? cell : { ...cell, show: `${text}, is ${value.truth}`, differs: true };
         });
         return {
-          id: `${tool.id} ${other.id}`,
-          height: 26,
+          ...{ id: `${tool.id} ${other.id}`, height: 26, paths: PATHS },
+          of: { kind: 'end', id: tool.id, path: ['told', other.id] },
+          edit: (now, column, text) => {
+            const [end, field] = [now.get('end', tool.id), TOLD[column - FIRST_TOLD]];
+            return end && field ? [editTold(end, other.id, field, text)] : [];
+          },
           cells: [
             { text: i === 0 ? name(tool) : '' },
             { text: name(other) },
@@ -71,27 +76,23 @@ export function ServicePage() {
       });
   });
 
-  const table = useTable({
-    ...{ label: `Edit ${exchange.name}`, columns: COLUMNS },
-    rows: [...rows, newRow(COLUMNS.length, 1, 'new: a station')],
-    begin(now, _, column, text) {
-      if (column !== 1) return null;
+  const fresh = newRow(COLUMNS.length, 1, 'new: a station', {
+    begin: (now, _, text) => {
       const station = inOrder(now, 'station').find((s) => s.name.toLowerCase() === text.toLowerCase());
-      if (!station) {
-        return {
-          row: '',
-          edits: [refused({ found: `“${text}” is no station`, expected: 'write the name of a station' })],
-        };
-      }
+      const expected = 'write the name of a station';
+      if (!station) return { edits: [refused({ found: `there is no station “${text}”`, expected })] };
       const end = addEnd(now, id, station.id, newId);
-      return { row: `${tools[0]?.id ?? ''} ${end.id}`, edits: [{ changes: end.changes, problem: null }] };
-    },
-    edit(now, row, column, text) {
-      const [tool = '', other = ''] = row.split(' ');
-      const [end, field] = [now.get('end', tool), TOLD[column - 3]];
-      return end && field ? [editTold(end, other, field, text)] : [];
+      return {
+        edits: [{ changes: end.changes, problem: null }],
+        then: (after, column, other) => {
+          const [tool, field] = [after.get('end', tools[0]?.id ?? ''), TOLD[column - FIRST_TOLD]];
+          return tool && field ? [editTold(tool, end.id, field, other)] : [];
+        },
+      };
     },
   });
+  const all = [...rows, fresh];
+  const table = useTable({ label: `Edit ${exchange.name}`, columns: COLUMNS, rows: all });
   return (
     <>
       <Title>
@@ -110,10 +111,9 @@ export function ServicePage() {
         label={`${exchange.name}, what was told`}
         main
         {...table}
-        goTo={link.goTo}
-        onCursor={link.onCursor}
+        {...link(all)}
         onKey={(event, at) => {
-          const other = at.row.split(' ')[1];
+          const other = rows.find(({ id }) => id === at.row)?.of?.path[1];
           if (event.key !== 'Delete' || !event.ctrlKey || !other || ends.length < 3) return false;
           dispatch(drop(`${exchange.name}: one station less`, 'end', other));
           return true;

@@ -1,10 +1,13 @@
-import { LINE_FIELDS, linePath } from '@dialoga/core/fields';
+import { LINE_PORT, pathOf } from '@dialoga/core/fields';
 import type { Cell, Finding } from '@dialoga/core/finding';
 import type { Project } from '@dialoga/core/model';
+import { cellText, readCellText } from './cell-text';
 
 /** What is set on a line, a bus or by radio is shown side by side on the wiring page. */
 const LINE_FIELDS_OF_A_PORT = new Set(
-  Object.values(LINE_FIELDS).flatMap((fields) => fields.map((field) => linePath(field)[0]!)),
+  Object.values(LINE_PORT).flatMap(({ fields }) =>
+    Object.entries(fields).flatMap(([id, f]) => pathOf(id, f)?.[0] ?? []),
+  ),
 );
 
 /** What says how an exchange runs has a page of its own. */
@@ -22,7 +25,7 @@ const ENDS_RUNNING = new Set(['references', 'elementBits', 'permitted']);
 
 /** The address at which a cell is shown, with the cell named in it. */
 export function linkToCell(project: Project, projectId: string, cell: Cell): string {
-  const at = `at=${encodeURIComponent([cell.kind, cell.id, ...cell.path].join(':'))}`;
+  const at = `at=${encodeURIComponent(cellText(cell))}`;
   const to = (path: string) => `/p/${projectId}/${path}?${at}`;
   switch (cell.kind) {
     case 'claim': {
@@ -78,7 +81,4 @@ export function linkToFinding(project: Project, projectId: string, finding: Find
 }
 
 /** What a link's `at` names, or null. */
-export function cellFromLink(search: URLSearchParams): Cell | null {
-  const [kind, id, ...path] = (search.get('at') ?? '').split(':');
-  return kind && id ? { kind: kind as Cell['kind'], id, path } : null;
-}
+export const cellFromLink = (search: URLSearchParams): Cell | null => readCellText(search.get('at') ?? '');

@@ -1,58 +1,62 @@
 import type { Cell } from '@dialoga/core/finding';
-import type { Kind } from '@dialoga/core/model';
 import { useLocation } from 'react-router';
+import type { CellAt, GoTo, GridRow } from '../grid/types';
 import { useOwnPlace } from '../page/use-own-place';
-import type { CellAt, GoTo } from '../grid/types';
+import { cellText } from './cell-text';
 import { cellFromLink } from './link';
 
-/** What a grid shows: entities of one kind, or the entries of a list that they have. */
-export interface Shown {
-  kind: Kind;
-  list?: 'views' | 'reservations' | 'told' | 'members';
-  /** the field of each column; null: none that a link names */
-  fields: readonly (string | null)[];
-  /** other grids show the other fields: a link to one of those leads there */
-  onlyThese?: true;
+/** How far a path leads along another; -1 where it leads elsewhere. */
+const along = (path: readonly string[], whole: readonly string[]): number =>
+  path.length <= whole.length && path.every((key, i) => key === whole[i]) ? path.length : -1;
+
+/** The cell of a table that shows what a link names; `strict`: other tables show the other fields. */
+export function placeOf(cell: Cell, rows: readonly GridRow[], strict: boolean): CellAt | null {
+  let best: { row: GridRow; rest: readonly string[] } | null = null;
+  for (const row of rows) {
+    const { of } = row;
+    if (!of || of.kind !== cell.kind || of.id !== cell.id || along(of.path, cell.path) < 0) continue;
+    const rest = cell.path.slice(of.path.length);
+    if (!best || rest.length < best.rest.length) best = { row, rest };
+  }
+  if (!best) return null;
+  const { row, rest } = best;
+  const paths = row.paths ?? [];
+  const fits = paths.map((path) => (path ? Math.max(along(path, rest), along(rest, path)) : -1));
+  const column = rest.length === 0 ? -1 : fits.indexOf(Math.max(1, ...fits));
+  if (column < 0 && strict && rest.length > 0) return null;
+  const first = paths.findIndex((path) => path !== null);
+  return { row: row.id, column: column < 0 ? Math.max(0, first) : column };
 }
 
-/** Entries of a list have rows named `entity entry`. */
-function placeOf(cell: Cell, { kind, list, fields, onlyThese }: Shown): CellAt | null {
-  if (cell.kind !== kind) return null;
-  const [head, key, field] = cell.path;
-  const inList =
-    head === 'views' || head === 'reservations' || head === 'told' || head === 'members' ? head : undefined;
-  if (inList !== list) return null;
-  const whole = cell.path.join('.');
-  const named = list ? field : fields.includes(whole) ? whole : head;
-  const column = fields.indexOf(named ?? null);
-  if (column < 0 && onlyThese) return null;
-  const first = fields.findIndex((f) => f !== null);
-  return { row: list ? `${cell.id} ${key}` : cell.id, column: column < 0 ? first : column };
-}
-
-function linkOf({ row, column }: CellAt, { kind, list, fields }: Shown): string | null {
-  if (row.startsWith('new')) return null;
-  const field = fields[column] ?? fields.find((f) => f !== null) ?? '';
-  const [id = '', key = ''] = row.split(' ');
-  return [kind, id, ...(list ? [list, key] : []), ...field.split('.')].join(':');
+/** What the address bar names when the cursor is here; null where nothing is to be named. */
+export function linkOf(at: CellAt, rows: readonly GridRow[]): string | null {
+  const row = rows.find(({ id }) => id === at.row);
+  if (!row?.of) return null;
+  const path = row.paths?.[at.column] ?? row.paths?.find((one) => one !== null) ?? [];
+  return cellText({ ...row.of, path: [...row.of.path, ...path] });
 }
 
 /** A grid's cursor and the address bar: it goes to the cell that a link names, and names the cell that it is on. */
-export function useGridLink(shown: Shown): { goTo: GoTo | null; onCursor: (at: CellAt) => void } {
+export function useGridLink(): (
+  rows: readonly GridRow[],
+  strict?: boolean,
+) => { goTo: GoTo | null; onCursor: (at: CellAt) => void } {
   const [search, nameHere] = useOwnPlace();
   const { key, state } = useLocation();
   const cell = cellFromLink(search);
   const own = (state as { own?: boolean } | null)?.own === true;
-  const place = cell && !own ? placeOf(cell, shown) : null;
-  return {
-    goTo: place ? { ...place, token: key } : null,
-    onCursor: (at) => {
-      const link = linkOf(at, shown);
-      if (link === search.get('at')) return;
-      const next = new URLSearchParams(search);
-      if (link) next.set('at', link);
-      else next.delete('at');
-      nameHere(next);
-    },
+  return (rows, strict = false) => {
+    const place = cell && !own ? placeOf(cell, rows, strict) : null;
+    return {
+      goTo: place ? { ...place, token: key } : null,
+      onCursor: (at) => {
+        const link = linkOf(at, rows);
+        if (link === search.get('at')) return;
+        const next = new URLSearchParams(search);
+        if (link) next.set('at', link);
+        else next.delete('at');
+        nameHere(next);
+      },
+    };
   };
 }

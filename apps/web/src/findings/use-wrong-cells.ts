@@ -2,6 +2,7 @@ import type { Finding } from '@dialoga/core/finding';
 import type { Kind, Table } from '@dialoga/core/model';
 import { useCallback } from 'react';
 import { useChecked } from '../store/checked';
+import { cellText } from './cell-text';
 
 type Findings = Table<Finding>;
 
@@ -15,7 +16,7 @@ function cellsNamed(findings: Findings, kind: Kind): ReadonlySet<string> {
   if (cells) return cells;
   const found = new Set<string>();
   for (const finding of findings.values()) {
-    for (const cell of finding.cells) if (cell.kind === kind) found.add([cell.id, ...cell.path].join(':'));
+    for (const cell of finding.cells) if (cell.kind === kind) found.add(cellText(cell));
   }
   byKind.set(kind, (cells = found));
   return cells;
@@ -25,5 +26,5 @@ function cellsNamed(findings: Findings, kind: Kind): ReadonlySet<string> {
 export function useWrongCells(kind: Kind): (id: string, ...path: string[]) => boolean {
   const { byKey } = useChecked();
   const wrong = cellsNamed(byKey, kind);
-  return useCallback((id: string, ...path: string[]) => wrong.has([id, ...path].join(':')), [wrong]);
+  return useCallback((id: string, ...path: string[]) => wrong.has(cellText({ kind, id, path })), [wrong, kind]);
 }

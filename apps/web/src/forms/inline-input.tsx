@@ -1,3 +1,4 @@
+import { explain, explainNothing, type Explained } from '../page/explained';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { useWasTaken } from '../store/was-taken';
@@ -29,6 +30,8 @@ interface Props {
   placeholder?: string;
   differs?: boolean;
   mono?: boolean;
+  /** what F1 says of it */
+  about?: Explained;
   onCommit: (text: string) => void;
 }
 
@@ -36,7 +39,16 @@ interface Props {
  * Text that is edited where it stands. Enter or leaving it commits, Escape takes the typing back. A text that is refused
  * stays, so that nothing has to be typed again.
  */
-export function InlineInput({ id, label, value, placeholder = '', differs = false, mono = true, onCommit }: Props) {
+export function InlineInput({
+  id,
+  label,
+  value,
+  placeholder = '',
+  differs = false,
+  mono = true,
+  about,
+  onCommit,
+}: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const [refused, setRefused] = useState(false);
   const wasTaken = useWasTaken();
@@ -74,7 +86,9 @@ export function InlineInput({ id, label, value, placeholder = '', differs = fals
         setDraft(event.target.value);
         setRefused(false);
       }}
+      onFocus={() => about && explain(() => about)}
       onBlur={() => {
+        explainNothing();
         if (!settled.current) finish();
       }}
       onKeyDown={(event) => {

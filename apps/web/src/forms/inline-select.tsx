@@ -1,3 +1,4 @@
+import { explain, explainNothing, type Explained } from '../page/explained';
 import styled from 'styled-components';
 import { colour } from '../theme/tokens';
 
@@ -18,18 +19,22 @@ interface Props {
   label: string;
   value: string;
   differs?: boolean;
+  /** what F1 says of it */
+  about?: Explained;
   options: readonly { value: string; text: string }[];
   onChoose: (value: string) => void;
 }
 
 /** A choice that stands in a sentence. */
-export function InlineSelect({ id, label, value, differs = false, options, onChoose }: Props) {
+export function InlineSelect({ id, label, value, differs = false, about, options, onChoose }: Props) {
   return (
     <Field
       id={id}
       aria-label={label}
       value={value}
       $differs={differs}
+      onFocus={() => about && explain(() => about)}
+      onBlur={explainNothing}
       onChange={(event) => onChoose(event.target.value)}
     >
       {options.map((option) => (

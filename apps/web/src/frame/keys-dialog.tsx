@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useLocation } from 'react-router';
 import styled from 'styled-components';
-import { BoxButton } from '../theme/parts';
+import { explainedNow, type Explained } from '../page/explained';
+import { BoxButton, Code } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 import keys from '../page/key-list.json';
 import { useKeys } from '../page/keys';
@@ -40,22 +41,59 @@ const Part = styled.section`
   }
 `;
 
+const Field = styled.section`
+  && {
+    padding: 0 0 ${space[4]}px;
+  }
+  p {
+    max-width: 70ch;
+    margin: 0 0 ${space[2]}px;
+  }
+  h3 {
+    margin: ${space[4]}px 0 0;
+  }
+`;
+
 const SHOW = 'dialoga-keys';
 
 /** Opens the dialog from anywhere. */
 export const showKeys = (): void => void document.dispatchEvent(new Event(SHOW));
 
-/** F1: the keys of this screen. */
+/** What can be typed where the focus is. */
+const AboutField = ({ about: { help, examples = [] } }: { about: Explained }) => (
+  <Field aria-label="What can be typed here">
+    <p>{help ?? 'This cell is only read; it follows from others.'}</p>
+    {examples.length > 0 && (
+      <p>
+        For example{' '}
+        {examples.map((example, i) => (
+          <span key={example}>
+            {i > 0 && (i === examples.length - 1 ? ' or ' : ', ')}
+            <Code>{example}</Code>
+          </span>
+        ))}
+      </p>
+    )}
+    <h3>Keys of this screen</h3>
+  </Field>
+);
+
+/** F1: what can be typed where the focus is, and the keys of this screen. */
 export function KeysDialog() {
   const [open, setOpen] = useState(false);
+  const [about, setAbout] = useState<Explained | null>(null);
   const { pathname } = useLocation();
   useKeys((event) => {
     if (event.key !== 'F1') return;
     event.preventDefault();
+    setAbout(explainedNow());
     setOpen(true);
   }, 'also while typing');
   useEffect(() => {
-    const show = () => setOpen(true);
+    const show = () => {
+      setAbout(null);
+      setOpen(true);
+    };
     document.addEventListener(SHOW, show);
     return () => document.removeEventListener(SHOW, show);
   }, []);
@@ -68,8 +106,9 @@ export function KeysDialog() {
       <Wide>
         <Dialog>
           <Heading slot="title" level={2}>
-            Keys of this screen
+            {about ? about.title : 'Keys of this screen'}
           </Heading>
+          {about && <AboutField about={about} />}
           <Columns>
             {parts.map(([title, list]) => (
               <Part key={title}>

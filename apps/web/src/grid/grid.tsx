@@ -12,6 +12,7 @@ import {
   type MouseEvent,
 } from 'react';
 import { seriesName } from '@dialoga/core/tags';
+import { explain, explainNothing, type Explained } from '../page/explained';
 import { focusIsFree, typingInFrame } from '../page/focus';
 import { useWasTaken } from '../store/was-taken';
 import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
@@ -149,6 +150,10 @@ export function Grid(props: Props) {
   }, [token]);
 
   const cellAt = (at: At) => rows[at.row]?.cells[at.column] ?? null;
+  const aboutCursor = useRef<Explained | null>(null);
+  useEffect(() => {
+    aboutCursor.current = rows[cursor.row]?.cells[cursor.column]?.about ?? null;
+  });
 
   function startEditing(at: At, text?: string) {
     const cell = cellAt(at);
@@ -318,8 +323,14 @@ export function Grid(props: Props) {
       onKeyDown={onKeyDown}
       onCopy={onCopy}
       onPaste={onPasteText}
-      onFocus={() => setFocused(true)}
-      onBlur={() => setFocused(false)}
+      onFocus={() => {
+        setFocused(true);
+        explain(() => aboutCursor.current);
+      }}
+      onBlur={() => {
+        setFocused(false);
+        explainNothing();
+      }}
       onMouseDown={(event) => {
         const at = positionOf(event);
         if (!at || (event.target as HTMLElement).tagName === 'INPUT') return;

@@ -1,13 +1,22 @@
 import type { GridRow } from './types';
 
-/** The row at the foot of a grid into which something new is typed. */
-export function newRow(columns: number, first: number, hint: string, editable: readonly number[] = [first]): GridRow {
+/** The row at the foot of a grid into which something new is typed: in the column `first`, which says what. */
+export function newRow(
+  columns: number,
+  first: number,
+  hint: string,
+  {
+    begin,
+    options,
+    id = 'new',
+    height = 26,
+  }: Pick<GridRow, 'begin'> & { options?: readonly string[]; id?: string; height?: number } = {},
+): GridRow {
   return {
-    id: 'new',
-    height: 26,
-    tone: 'new',
+    ...{ id, height, tone: 'new' },
+    begin: begin && ((project, column, text) => (column === first ? begin(project, column, text) : null)),
     cells: Array.from({ length: columns }, (_, i) =>
-      editable.includes(i) ? { text: '', show: i === first ? hint : '', muted: true, editable: true } : null,
+      i === first ? { text: '', show: hint, muted: true, editable: true, ...(options ? { options } : {}) } : null,
     ),
   };
 }

@@ -19,6 +19,7 @@ interface Props {
   onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   /** other keys; true: taken */
   onKey?: (event: KeyboardEvent, at: CellAt) => boolean;
+  fillText?: (from: CellAt, n: number) => string | null;
   /** Ctrl+Delete on a row */
   onDrop?: (row: string) => void;
   /** to and from the address bar */
@@ -26,7 +27,7 @@ interface Props {
 }
 
 /** A grid as tall as its rows, among others on a page. */
-export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop, link }: Props) {
+export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop, fillText, link }: Props) {
   const height = 30 + rows.reduce((sum, row) => sum + row.height, 0);
   return (
     <Box style={{ height }}>
@@ -38,6 +39,7 @@ export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop
         onPaste={onPaste}
         goTo={link?.goTo}
         onCursor={link?.onCursor}
+        fillText={fillText}
         onKey={(event, at) => {
           if (onKey?.(event, at)) return true;
           if (event.key !== 'Delete' || !event.ctrlKey || !onDrop || at.row.startsWith('new')) return false;

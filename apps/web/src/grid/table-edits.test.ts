@@ -1,36 +1,36 @@
 import { put, set } from '@dialoga/core/change';
 import { newStation } from '@dialoga/core/create';
 import { inOrder, orderAfter, Project } from '@dialoga/core/model';
-import { pastedInto, typedInto, type TableRows } from './table-edits';
+import { pastedInto, typedInto } from './table-edits';
 import type { GridColumn, GridRow } from './types';
 
 let ids = 0;
 const COLUMNS: GridColumn[] = ['Station', 'Comment', 'Count'].map((title) => ({ id: title, title, track: '1fr' }));
 /** Stations with a comment of letters only. */
-const TABLE: TableRows = {
-  begin(now, _, column, text) {
-    if (column !== 0) return null;
-    const station = newStation(`s${++ids}`, orderAfter(inOrder(now, 'station')), text);
-    return { row: station.id, label: `New ${text}`, edits: [{ changes: [put('station', station)], problem: null }] };
-  },
-  edit(now, row, column, text) {
-    const station = now.get('station', row);
+const editOf =
+  (id: string): NonNullable<GridRow['edit']> =>
+  (now, column, text) => {
+    const station = now.get('station', id);
     if (!station || column > 1) return [];
     const field = column === 0 ? 'name' : 'comment';
     if (/\d/.test(text)) return [{ changes: [], problem: `“${text}” is no ${field}` }];
     return [{ changes: [set('station', station, [field], text)], problem: null }];
-  },
+  };
+const begin: NonNullable<GridRow['begin']> = (now, _, text) => {
+  const station = newStation(`s${++ids}`, orderAfter(inOrder(now, 'station')), text);
+  const edits = [{ changes: [put('station', station)], problem: null }];
+  return { label: `New ${text}`, edits, then: editOf(station.id) };
 };
 const rowsOf = (project: Project): GridRow[] => [
   ...inOrder(project, 'station').map(({ id, name, comment }): GridRow => ({
-    ...{ id, height: 26 },
+    ...{ id, height: 26, edit: editOf(id) },
     cells: [{ text: name, editable: true }, { text: comment ?? '', editable: true }, { text: '7' }],
   })),
-  { id: 'new', height: 26, tone: 'new', cells: [{ text: '', editable: true }, null, null] },
+  { id: 'new', height: 26, tone: 'new', begin, cells: [{ text: '', editable: true }, null, null] },
 ];
 const two = Project.of({ station: [newStation('a', 10, 'Press'), newStation('b', 20, 'Kiln')] });
 const pasted = (text: string, row: string, column = 0) =>
-  pastedInto(two, TABLE, { rows: rowsOf(two), columns: COLUMNS }, { row, column }, text);
+  pastedInto(two, { rows: rowsOf(two), columns: COLUMNS }, { row, column }, text);
 
 test('lines go into the rows that are there, and those beyond the last make new ones, in one step', () => {
   const { changes, problems, made, changed } = pasted('Oven\thot\nDryer\tcold\n', 'b');
@@ -55,11 +55,10 @@ test('cells that take nothing are passed over, and what stands there already is 
 });
 
 test('a cell that the new row does not take begins nothing, and a block too long is refused whole', () => {
-  const eager: TableRows = { ...TABLE, begin: (now, row, _, text) => TABLE.begin!(now, row, 0, text) };
   const at = { rows: rowsOf(two), columns: COLUMNS };
-  const { made, problems } = pastedInto(two, eager, at, { row: 'new', column: 1 }, 'only a comment');
+  const { made, problems } = pastedInto(two, at, { row: 'new', column: 1 }, 'only a comment');
   expect([made, problems]).toEqual([0, ['line 1: nothing in it begins a row']]);
-  const long = pastedInto(two, eager, at, { row: 'a', column: 0 }, 'x\n'.repeat(2001));
+  const long = pastedInto(two, at, { row: 'a', column: 0 }, 'x\n'.repeat(2001));
   expect([long.changes, long.problems[0]]).toEqual([
     [],
     'the block has 2001 lines, and at most 2000 can be pasted at once',
@@ -68,30 +67,27 @@ test('a cell that the new row does not take begins nothing, and a block too long
 
 test('without a new row there is no room beyond the last', () => {
   const rows = rowsOf(two).slice(0, 2);
-  const { problems, changed } = pastedInto(two, TABLE, { rows, columns: COLUMNS }, { row: 'b', column: 0 }, 'X\nY');
+  const { problems, changed } = pastedInto(two, { rows, columns: COLUMNS }, { row: 'b', column: 0 }, 'X\nY');
   expect([changed, problems]).toEqual([1, ['line 2 and what follows: there is no row for it']]);
 });
 
 test('typed into a new row something begins; emptied, nothing', () => {
   const rows = rowsOf(two);
-  const change = typedInto(two, TABLE, rows, [{ row: 'new', column: 0, text: ' Fan ' }]);
+  const change = typedInto(two, rows, [{ row: 'new', column: 0, text: ' Fan ' }]);
   expect([change.made, change.label, change.changes.length]).toEqual([1, 'New Fan', 1]);
-  expect(typedInto(two, TABLE, rows, [{ row: 'new', column: 0, text: ' ' }]).changes).toEqual([]);
+  expect(typedInto(two, rows, [{ row: 'new', column: 0, text: ' ' }]).changes).toEqual([]);
 });
 
 test('a place of its own is begun once: the next line goes into the row below', () => {
+  const begun: string[] = [];
   const slots: GridRow[] = ['new 1', 'new 2'].map((id) => ({
     ...{ id, height: 22, once: true },
+    begin: (now, column, text) => {
+      begun.push(`${id}: ${text}`);
+      return begin(now, column, text);
+    },
     cells: [{ text: '', editable: true }],
   }));
-  const begun: string[] = [];
-  const table: TableRows = {
-    edit: () => [],
-    begin(now, row, _, text) {
-      begun.push(`${row}: ${text}`);
-      return TABLE.begin!(now, row, 0, text);
-    },
-  };
-  pastedInto(two, table, { rows: slots, columns: COLUMNS.slice(0, 1) }, { row: 'new 1', column: 0 }, 'In\nOut');
+  pastedInto(two, { rows: slots, columns: COLUMNS.slice(0, 1) }, { row: 'new 1', column: 0 }, 'In\nOut');
   expect(begun).toEqual(['new 1: In', 'new 2: Out']);
 });

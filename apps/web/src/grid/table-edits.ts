@@ -3,22 +3,6 @@ import type { Project } from '@dialoga/core/model';
 import type { FieldEdit } from '@dialoga/core/text';
 import type { CellAt, CellEdit, GridColumn, GridRow } from './types';
 
-/** What a new row began: the id of the row that is made, and the edits that make it. */
-export interface Begun {
-  row: string;
-  edits: readonly FieldEdit[];
-  /** how the step is called: `New area Data` */
-  label?: string;
-}
-
-/** What a table says of its rows: how a typed text becomes changes. It is asked of the project as it is by then. */
-export interface TableRows {
-  /** a text into a cell of a row that is there; nothing where that cell takes none */
-  edit: (project: Project, row: string, column: number, text: string) => readonly FieldEdit[];
-  /** the row that a text in a cell of a new row begins; null where it begins none yet */
-  begin?: (project: Project, newRow: string, column: number, text: string) => Begun | null;
-}
-
 /** Typed or pasted cells as changes of one step, and what could not be taken. */
 export interface TableChange {
   changes: Change[];
@@ -60,19 +44,16 @@ class Working {
 const isNew = (row: GridRow | undefined): boolean => row?.tone === 'new' || row?.once === true;
 
 /** What typing, clearing or filling cells changes. */
-export function typedInto(
-  project: Project,
-  table: TableRows,
-  rows: readonly GridRow[],
-  edits: readonly CellEdit[],
-): TableChange {
+export function typedInto(project: Project, rows: readonly GridRow[], edits: readonly CellEdit[]): TableChange {
   const working = new Working(project);
-  for (const { row, column, text } of edits) {
-    if (!isNew(rows.find((r) => r.id === row))) {
-      if (working.take(table.edit(working.project, row, column, text))) working.change.changed++;
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  for (const { row: id, column, text } of edits) {
+    const row = byId.get(id);
+    if (!isNew(row)) {
+      if (working.take(row?.edit?.(working.project, column, text) ?? [])) working.change.changed++;
       continue;
     }
-    const begun = text.trim() === '' ? null : (table.begin?.(working.project, row, column, text.trim()) ?? null);
+    const begun = text.trim() === '' ? null : (row?.begin?.(working.project, column, text.trim()) ?? null);
     if (!begun || !working.take(begun.edits)) continue;
     working.change.made++;
     if (begun.label) working.change.label = begun.label;
@@ -86,7 +67,6 @@ export function typedInto(
  */
 export function pastedInto(
   project: Project,
-  table: TableRows,
   { rows, columns }: { rows: readonly GridRow[]; columns: readonly GridColumn[] },
   at: CellAt,
   text: string,
@@ -112,13 +92,13 @@ export function pastedInto(
     const typed = cells.filter(({ column }) => columns[column] !== undefined);
     const where = (column: number) => `line ${i + 1}, ${columns[column]?.title ?? ''}`;
     if (isNew(row)) {
-      newRow(working, table, row, typed, i + 1, where);
+      newRow(working, row, typed, i + 1, where);
       if (row.once) next++;
     } else {
       let changed = false;
       for (const { column, text } of typed) {
         if (row.cells[column]?.editable && row.cells[column].text !== text) {
-          changed = working.take(table.edit(working.project, row.id, column, text), where(column)) || changed;
+          changed = working.take(row.edit?.(working.project, column, text) ?? [], where(column)) || changed;
         }
       }
       if (changed) working.change.changed++;
@@ -131,7 +111,6 @@ export function pastedInto(
 /** One line as a new row: what begins it first, then the rest of its cells. */
 function newRow(
   working: Working,
-  table: TableRows,
   row: GridRow,
   typed: readonly { column: number; text: string }[],
   line: number,
@@ -141,15 +120,13 @@ function newRow(
   for (const { column, text } of typed) {
     // What the new row takes begins it, and nothing else of the line.
     const begun =
-      text === '' || !row.cells[column]?.editable
-        ? null
-        : (table.begin?.(working.project, row.id, column, text) ?? null);
+      text === '' || !row.cells[column]?.editable ? null : (row.begin?.(working.project, column, text) ?? null);
     if (!begun) continue;
     if (!working.take(begun.edits, where(column))) return;
     working.change.made++;
     for (const other of typed) {
       if (other.column === column || other.text === '') continue;
-      working.take(table.edit(working.project, begun.row, other.column, other.text), where(other.column));
+      working.take(begun.then?.(working.project, other.column, other.text) ?? [], where(other.column));
     }
     return;
   }

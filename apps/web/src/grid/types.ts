@@ -1,4 +1,10 @@
+import type { Field, RowRef } from '@dialoga/core/fields';
+import type { Project } from '@dialoga/core/model';
+import type { FieldEdit } from '@dialoga/core/text';
 import type { ReactNode } from 'react';
+
+/** What is said of a field in the help for its cell. */
+export type About = Pick<Field<never>, 'title' | 'help' | 'examples'>;
 
 /** One cell. What is edited and copied is `text`; what is seen may be more. */
 export interface GridCell {
@@ -15,6 +21,8 @@ export interface GridCell {
   unread?: boolean;
   /** what may be typed here, offered while editing */
   options?: readonly string[];
+  /** what F1 says of it */
+  about?: About;
   /** last column that the cell reaches over */
   through?: number;
   mono?: boolean;
@@ -24,8 +32,24 @@ export interface GridCell {
   line?: 'solid' | 'dashed';
 }
 
+/** What a new row began. */
+export interface Begun {
+  edits: readonly FieldEdit[];
+  /** how the step is called: `New area Data` */
+  label?: string;
+  /** what a text in another column of the row that is made does */
+  then?: (project: Project, column: number, text: string) => readonly FieldEdit[];
+}
+
 export interface GridRow {
   id: string;
+  /** what a text in a column does, in the project as it is by then; nothing where that cell takes none */
+  edit?: (project: Project, column: number, text: string) => readonly FieldEdit[];
+  /** of a new row: what a text in a column begins; null where it begins nothing yet */
+  begin?: (project: Project, column: number, text: string) => Begun | null;
+  /** what the row stands for, and where each column stands in that: what links name */
+  of?: RowRef;
+  paths?: readonly (readonly string[] | null)[];
   /** px */
   height: number;
   /** `second`: belongs to the row above it; left out when blocks are copied */

@@ -3,13 +3,13 @@ import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, type State } from '../store/store';
 import type { ClipboardBlock } from './clipboard-block';
-import { pastedInto, typedInto, type TableChange, type TableRows } from './table-edits';
+import { pastedInto, typedInto, type TableChange } from './table-edits';
 import type { CellAt, CellEdit, GridColumn, GridRow } from './types';
 
 /** Of that many problems of a block the first are told, and how many more. */
 const TOLD = 3;
 
-export interface Table extends TableRows {
+export interface Table {
   /** of the undo step: `Edit areas` */
   label: string;
   columns: readonly GridColumn[];
@@ -41,13 +41,13 @@ export function useTableOf(): (table: Table) => TableProps {
     onEdit: (edits) => {
       const { project } = store.getState().project;
       if (!project) return;
-      const change = typedInto(project, table, table.rows, edits);
+      const change = typedInto(project, table.rows, edits);
       if (take(change, change.label ?? table.label)) say(change.problems);
     },
     onPaste: (at, { text }) => {
       const { project } = store.getState().project;
       if (!project) return;
-      const change = pastedInto(project, table, table, at, text);
+      const change = pastedInto(project, table, at, text);
       if (!take(change, `${table.label}: pasted`)) return;
       const { made, changed, problems } = change;
       const rest = problems.length > TOLD ? [`and ${problems.length - TOLD} more`] : [];

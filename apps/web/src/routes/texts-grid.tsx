@@ -1,17 +1,17 @@
 import { set } from '@dialoga/core/change';
-import { editPermitted, editRoute } from '@dialoga/core/fields';
-import { entriesInOrder, inOrder, type Route } from '@dialoga/core/model';
+import { addPermitted, editField, entriesOf, PERMITTED, ROUTE } from '@dialoga/core/fields';
+import { inOrder, type Project, type Route } from '@dialoga/core/model';
 import { judgeText } from '@dialoga/core/route';
-import { useGridLink, type Shown } from '../findings/use-grid-link';
-import { newRow } from '../grid/new-row';
-import type { GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../grid/small-grid';
-import { useTable } from '../grid/use-table';
-import { useEdits } from '../store/use-edits';
 import { newId } from '../api/new-id';
+import { typingNow } from '../entities/use-shown';
+import { useGridLink } from '../findings/use-grid-link';
+import { newRow } from '../grid/new-row';
+import { SmallGrid } from '../grid/small-grid';
+import type { GridColumn, GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
 import { useStateOf } from '../store/store';
+import { useEdits } from '../store/use-edits';
 
-const SHOWN: Shown = { kind: 'route', fields: [null, 'stated', null, null, null] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'what', title: 'Text', track: '150px' },
   { id: 'text', title: 'As typed', names: true, track: 'minmax(260px, 2fr)' },
@@ -19,76 +19,24 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'judged', title: 'Read back', names: true, track: 'minmax(260px, 2fr)' },
   { id: 'to', title: 'Leads to', names: true, track: '140px' },
 ];
-
-/** From what a program builds the text while it runs. */
-const builtRow = (from: string): GridRow => ({
-  id: 'built',
-  height: 26,
-  cells: [
-    { text: 'built from', muted: true },
-    { text: from, editable: true },
-    null,
-    { text: 'while the program runs', muted: true },
-    null,
-  ],
-});
+const [TEXT, TO] = [1, 4];
+type Permitted = NonNullable<Route['built']>['permitted'][string];
 
 /** What was typed for a route, read back and judged: the text itself, and those that a program may build. */
 export function TextsGrid({ route, right }: { route: Route; right: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
-  const link = useGridLink(SHOWN);
-  const nameOf = (id: string) => project.get('station', id)?.name ?? '';
-  const judged = (text: string, to: string) => {
-    if (text.trim() === '') return { hop: '', words: 'nothing is typed yet', differs: false };
-    const [first, ...more] = judgeText(project, { ...route, to }, text).faults;
-    if (!first) return { hop: '', words: 'it is the right one', differs: false };
-    const further = more.length > 0 ? `, and ${more.length} more` : '';
-    const hop = first.hop === null ? '' : String(first.hop + 1);
-    return { hop, words: `${first.found}; right is ${first.right || 'another'}${further}`, differs: true };
-  };
-  const stations = inOrder(project, 'station').map(({ name }) => name);
-  const rowOf = (id: string, what: string, text: string, to: string): GridRow => {
-    const { hop, words, differs } = judged(text, to);
-    return {
-      id,
-      height: 26,
-      cells: [
-        { text: what, muted: true },
-        { text, editable: true, mono: true, differs },
-        { text: hop, right: true },
-        { text: words, muted: !differs },
-        { text: nameOf(to), muted: to === route.to, editable: id !== route.id, options: stations },
-      ],
-    };
-  };
-  const permitted = entriesInOrder(route.built?.permitted ?? {});
+  const link = useGridLink();
   const rows = [
-    rowOf(route.id, 'typed', route.stated, route.to),
-    ...(route.built ? [builtRow(route.built.from)] : []),
-    ...permitted.map(([key, { text, to }]) => rowOf(`permitted ${key}`, 'may be built', text, to ?? route.to)),
-    newRow(COLUMNS.length, 1, 'one that a program may build'),
+    statedRow(project, route),
+    ...(route.built ? [builtRow(route, route.built.from)] : []),
+    ...entriesOf<'route', Permitted>(route, ['built', 'permitted']).map((row) => permittedRow(project, row)),
+    freshRow(route),
   ];
-  const permittedKey = 'permitted ';
-  const table = useTable({
-    ...{ label: 'Edit the text of a route', columns: COLUMNS, rows },
-    begin(now, _, column, text) {
-      const [known, key] = [now.get('route', route.id), newId()];
-      if (COLUMNS[column]?.id === 'to' || !known) return null;
-      return { row: `${permittedKey}${key}`, edits: [editPermitted(now, known, key, 'text', text)] };
-    },
-    edit(now, row, column, text) {
-      const known = now.get('route', route.id);
-      if (!known) return [];
-      if (row === 'built') return [{ changes: [set('route', known, ['built', 'from'], text.trim())], problem: null }];
-      if (row === known.id) return [editRoute(now, known, 'stated', text)];
-      const key = row.slice(permittedKey.length);
-      return [editPermitted(now, known, key, COLUMNS[column]?.id === 'to' ? 'to' : 'text', text)];
-    },
-  });
+  const table = useTable({ label: 'Edit the text of a route', columns: COLUMNS, rows });
   return (
     <>
-      <SmallGrid label="Texts" {...table} link={link} />
+      <SmallGrid label="Texts" {...table} link={link(rows)} />
       {route.built && (
         <label>
           <input
@@ -107,3 +55,87 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
     </>
   );
 }
+
+/** A text read back: at which hop it is wrong first, and how. */
+function judged(project: Project, route: Route, text: string): { hop: string; words: string; differs: boolean } {
+  if (text.trim() === '') return { hop: '', words: 'nothing is typed yet', differs: false };
+  const [first, ...more] = judgeText(project, route, text).faults;
+  if (!first) return { hop: '', words: 'it is the right one', differs: false };
+  const further = more.length > 0 ? `, and ${more.length} more` : '';
+  const hop = first.hop === null ? '' : String(first.hop + 1);
+  return { hop, words: `${first.found}; right is ${first.right || 'another'}${further}`, differs: true };
+}
+
+function textRow(project: Project, route: Route, what: string, text: string, to: string): GridRow['cells'] {
+  const { hop, words, differs } = judged(project, { ...route, to }, text);
+  return [
+    { text: what, muted: true },
+    {
+      text,
+      editable: true,
+      mono: true,
+      differs,
+      about: what === 'typed' ? ROUTE.fields.stated : PERMITTED.fields.text,
+    },
+    { text: hop, right: true },
+    { text: words, muted: !differs },
+    {
+      ...{ text: project.get('station', to)?.name ?? '', muted: to === route.to, editable: what !== 'typed' },
+      ...{ options: inOrder(project, 'station').map(({ name }) => name), about: PERMITTED.fields.to },
+    },
+  ];
+}
+
+function statedRow(project: Project, route: Route): GridRow {
+  return {
+    ...{ id: route.id, height: 26, of: ROUTE.refOf(route), paths: [null, ['stated'], null, null, null] },
+    cells: textRow(project, route, 'typed', route.stated, route.to),
+    edit: (now, column, text) => {
+      const known = now.get('route', route.id);
+      return known && column === TEXT ? [editField(ROUTE, 'stated', known, text, typingNow(now))] : [];
+    },
+  };
+}
+
+/** From what a program builds the text while it runs. */
+const builtRow = (route: Route, from: string): GridRow => ({
+  ...{ id: 'built', height: 26 },
+  cells: [
+    { text: 'built from', muted: true },
+    { text: from, editable: true },
+    null,
+    { text: 'while the program runs', muted: true },
+    null,
+  ],
+  edit: (now, _, text) => {
+    const known = now.get('route', route.id);
+    return known ? [{ changes: [set('route', known, ['built', 'from'], text.trim())], problem: null }] : [];
+  },
+});
+
+function permittedRow(project: Project, row: Parameters<typeof PERMITTED.refOf>[0]): GridRow {
+  const of = PERMITTED.refOf(row);
+  return {
+    ...{ id: `permitted ${row.key}`, height: 26, of, paths: [null, ['text'], null, null, ['to']] },
+    cells: textRow(project, row.entity, 'may be built', row.entry.text, row.entry.to ?? row.entity.to),
+    edit: (now, column, text) => {
+      const known = PERMITTED.find(now, of);
+      return known ? [editField(PERMITTED, column === TO ? 'to' : 'text', known, text, typingNow(now))] : [];
+    },
+  };
+}
+
+const freshRow = (route: Route): GridRow =>
+  newRow(COLUMNS.length, TEXT, 'one that a program may build', {
+    begin: (now, _, text) => {
+      const [known, key] = [now.get('route', route.id), newId()];
+      const ref = { kind: 'route' as const, id: route.id, path: ['built', 'permitted', key] };
+      return {
+        edits: known ? [addPermitted(known, key, text)] : [],
+        then: (after, column, other) => {
+          const made = PERMITTED.find(after, ref);
+          return made && column === TO ? [editField(PERMITTED, 'to', made, other, typingNow(after))] : [];
+        },
+      };
+    },
+  });

@@ -1,17 +1,17 @@
+import { editField, STATION } from '@dialoga/core/fields';
+import { RUN_STATES, type Station } from '@dialoga/core/model';
+import { FieldInput } from '../entities/field-input';
+import { typingNow } from '../entities/use-shown';
 import { set } from '@dialoga/core/change';
-import { editStation, firmwareText, takenFromText, type StationColumn } from '@dialoga/core/fields';
-import { inOrder, PARTIES, ROLES, RUN_STATES, type Station } from '@dialoga/core/model';
 import { profilesToChoose, replaceProfile, type Replacement } from '@dialoga/core/profiles';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
-import { useWrongCells } from '../findings/use-wrong-cells';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
-import { rememberedName } from '../wiring/remembered-name';
+import { rememberedName } from '../api/remembered-name';
 import { ReplaceDialog } from './replace-dialog';
 import { useEdits } from '../store/use-edits';
 
@@ -41,16 +41,35 @@ const List = styled.dl`
   }
 `;
 
+/** The facts, and what stands there while nothing is said. */
+const FACTS: readonly (readonly [field: keyof typeof STATION.fields, empty: string])[] = [
+  ['roles', 'controller'],
+  ['typeText', 'not set'],
+  ['actsAs', 'nothing else'],
+  ['orderCode', 'not set'],
+  ['revision', 'not set'],
+  ['firmware', 'not set'],
+  ['scan', 'not set'],
+  ['runsOn', 'hardware of its own'],
+  ['profile', 'none'],
+  ['supplier', 'who answers for it'],
+  ['party', 'own'],
+  ['takenFrom', 'this project'],
+  ['newest', 'not known'],
+  ['guard', 'not set'],
+  ['fromOutside', 'not set'],
+  ['comment', 'none'],
+];
+
 /** What is stated of a station as a whole, to type into. */
 export function FactsSection({ station }: { station: Station }) {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
-  const wrong = useWrongCells('station');
   const [asked, setAsked] = useState<{ plan: Replacement; title: string } | null>(null);
-  const put = (column: StationColumn, text: string) => {
-    const made = editStation(project, station, column, text);
-    const next =
-      column === 'profile' && made.problem === null ? made.changes.find((c) => c.kind === 'station')?.after : undefined;
+  /** Another type may change what stands in its areas: that is shown first. */
+  const putProfile = (text: string) => {
+    const made = editField(STATION, 'profile', station, text, typingNow(project));
+    const next = made.problem === null ? made.changes.find((c) => c.kind === 'station')?.after : undefined;
     if (next !== undefined && next !== station.profile) {
       const plan = replaceProfile(project, station, profilesToChoose(project).find((p) => p.id === next) ?? null);
       if (plan.lost.length + plan.converted.length + plan.rules.length > 0) {
@@ -60,23 +79,8 @@ export function FactsSection({ station }: { station: Station }) {
     }
     commit('Edit station', [made]);
   };
-  const field = (title: string, column: StationColumn, value: string, placeholder: string, mono = false) => (
-    <div>
-      <dt>{title}</dt>
-      <dd>
-        <InlineInput
-          label={title}
-          value={value}
-          placeholder={placeholder}
-          mono={mono}
-          differs={wrong(station.id, column)}
-          onCommit={(text) => put(column, text)}
-        />
-      </dd>
-    </div>
-  );
+  const shown = FACTS.filter(([field]) => STATION.fields[field].has?.(station, project) ?? true);
   const host = station.runsOn ? (project.get('station', station.runsOn)?.name ?? '') : '';
-  const profile = station.profile ? (project.get('profile', station.profile)?.name ?? '') : '';
   const seen = station.observed;
   return (
     <>
@@ -88,22 +92,20 @@ export function FactsSection({ station }: { station: Station }) {
         </p>
       </SectionHead>
       <List>
-        {field('Roles', 'roles', station.roles.join(', '), ROLES[0])}
-        {field('Type', 'typeText', station.typeText ?? '', 'not set')}
-        {field('Acts as', 'actsAs', station.actsAs ?? '', 'nothing else')}
-        {field('Order code', 'orderCode', station.orderCode ?? '', 'not set', true)}
-        {field('Revision', 'revision', station.revision ?? '', 'not set', true)}
-        {field('Firmware', 'firmware', firmwareText(station), 'not set', true)}
-        {field('Scan time', 'scan', station.scan ? `${station.scan} ms` : '', 'not set', true)}
-        {field('Runs on', 'runsOn', host, 'hardware of its own')}
-        {field('Profile', 'profile', profile, inOrder(project, 'profile')[0]?.name ?? 'none')}
-        {field('Supplier', 'supplier', station.supplier ?? '', 'who answers for it')}
-        {field('Party', 'party', station.party, PARTIES[0])}
-        {field('Taken from', 'takenFrom', takenFromText(station), 'this project')}
-        {station.takenFrom && field('Newest there', 'newest', station.takenFrom.newest ?? '', 'not known', true)}
-        {field('Access', 'guard', station.guard ?? '', 'not set')}
-        {field('Remote access', 'fromOutside', station.fromOutside ?? '', 'not set')}
-        {field('Comment', 'comment', station.comment ?? '', 'none')}
+        {shown.map(([field, empty]) => (
+          <div key={field}>
+            <dt>{STATION.fields[field].title}</dt>
+            <dd>
+              <FieldInput
+                of={STATION}
+                row={station}
+                field={field}
+                empty={empty}
+                {...(field === 'profile' ? { onCommit: putProfile } : {})}
+              />
+            </dd>
+          </div>
+        ))}
         <div>
           <dt>Seen</dt>
           <dd>

@@ -1,12 +1,13 @@
-import { editPort, keepForSettingBack, setBack } from '@dialoga/core/fields';
+import { editField, keepForSettingBack, PORT, setBack } from '@dialoga/core/fields';
 import { childrenOf, type Station } from '@dialoga/core/model';
 import { ownPorts } from '@dialoga/core/wiring';
+import { typingNow } from '../entities/use-shown';
 import styled from 'styled-components';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
-import { rememberedName } from '../wiring/remembered-name';
+import { rememberedName } from '../api/remembered-name';
 import { formatWhen } from '../words/when';
 import { useEdits } from '../store/use-edits';
 
@@ -60,8 +61,8 @@ export function OwnPortSection({ station }: { station: Station }) {
                 onPress={() => {
                   const said = { by: rememberedName(), at: new Date().toISOString() };
                   commit(`${port.name}: ${address}`, [
-                    editPort(project, port, 'network', network.name, newId),
-                    editPort(project, port, 'address', address, newId),
+                    editField(PORT, 'network', port, network.name, typingNow(project)),
+                    editField(PORT, 'address', port, address, typingNow(project)),
                     { changes: keepForSettingBack(project, port, newId(), said), problem: null },
                   ]);
                 }}

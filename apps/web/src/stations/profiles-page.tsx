@@ -28,6 +28,8 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'source', title: 'Source', track: 'minmax(220px, 1.6fr)' },
 ];
 
+const SOURCE = 3;
+
 /** Below the profiles, which keep the larger part. */
 const Foot = styled(Section)`
   flex: none;
@@ -47,33 +49,16 @@ export function ProfilesPage() {
   const rows = useMemo(
     () => [
       ...profiles.flatMap((p) => rowsFor(p, childrenOf(project, 'station', p.id).length)),
-      newRow(COLUMNS.length, 0, 'new profile'),
+      newRow(COLUMNS.length, 0, 'new profile', {
+        begin: (now, _, text) => {
+          const edits = [newProfile(newId(), orderAfter(inOrder(now, 'profile')), text)];
+          return { label: `New profile ${text}`, edits };
+        },
+      }),
     ],
     [project, profiles],
   );
-
-  const table = useTable({
-    ...{ label: 'Edit profiles', columns: COLUMNS, rows },
-    begin(now, _, column, text) {
-      const id = newId();
-      if (column !== 0) return null;
-      return {
-        row: id,
-        label: `New profile ${text}`,
-        edits: [newProfile(id, orderAfter(inOrder(now, 'profile')), text)],
-      };
-    },
-    edit(now, row, column, text) {
-      const [id = '', figure] = row.split(' ');
-      const profile = now.get('profile', id);
-      if (!profile) return [];
-      if (figure === undefined) {
-        return column === 0 ? [{ changes: [set('profile', profile, ['name'], text.trim())], problem: null }] : [];
-      }
-      if (figure === 'limit') return text.trim() === '' ? [] : [addFigure(profile, text, newId())];
-      return [editProfile(profile, figure, column === 3 ? 'source' : 'value', text)];
-    },
-  });
+  const table = useTable({ label: 'Edit profiles', columns: COLUMNS, rows });
   return (
     <>
       <PageTitle>
@@ -110,12 +95,21 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
     id: profile.id,
     height: 26,
     tone: 'main',
+    edit: (now, column, text) => {
+      const known = now.get('profile', profile.id);
+      if (!known || column !== 0) return [];
+      return [{ changes: [set('profile', known, ['name'], text.trim())], problem: null }];
+    },
     cells: [{ text: profile.name, editable: true }, { text: used, muted: true }, null, null],
   };
   const figures = profileFigures(profile).map((figure, i): GridRow => ({
     id: `${profile.id} ${figure.id || `view${i}`}`,
     height: 22,
     tone: 'sub',
+    edit: (now, column, text) => {
+      const known = now.get('profile', profile.id);
+      return known ? [editProfile(known, figure.id, column === SOURCE ? 'source' : 'value', text)] : [];
+    },
     cells: [
       null,
       { text: figure.what },
@@ -138,6 +132,10 @@ function rowsFor(profile: Profile, stations: number): GridRow[] {
     id: `${profile.id} limit`,
     height: 22,
     tone: 'sub',
+    edit: (now, _, text) => {
+      const known = now.get('profile', profile.id);
+      return known && text.trim() !== '' ? [addFigure(known, text, newId())] : [];
+    },
     cells: [
       null,
       { text: '', show: 'more that it states', muted: true, editable: true, options: FIGURE_FORMS },

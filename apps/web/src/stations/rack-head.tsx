@@ -1,8 +1,7 @@
-import { addZone, editRack, type RackColumn } from '@dialoga/core/fields';
+import { addZone, RACK } from '@dialoga/core/fields';
+import { FieldInput } from '../entities/field-input';
 import type { Rack } from '@dialoga/core/model';
 import styled from 'styled-components';
-import { InlineInput } from '../forms/inline-input';
-import { useWrongCells } from '../findings/use-wrong-cells';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch } from '../store/store';
@@ -21,14 +20,13 @@ const Facts = styled.p`
 export function RackHead({ rack }: { rack: Rack }) {
   const commit = useEdits();
   const dispatch = useAppDispatch();
-  const wrong = useWrongCells('rack');
-  const field = (column: RackColumn, label: string, value: string, placeholder?: string) => (
-    <InlineInput
-      label={`${rack.name || 'Rack'}, ${label}`}
-      value={value}
-      {...(placeholder ? { placeholder } : {})}
-      differs={wrong(rack.id, column)}
-      onCommit={(text) => commit('Edit rack', [editRack(rack, column, text)])}
+  const field = (column: keyof typeof RACK.fields, empty?: string) => (
+    <FieldInput
+      of={RACK}
+      row={rack}
+      field={column}
+      label={`${rack.name || 'Rack'}, ${RACK.fields[column].title}`}
+      {...(empty ? { empty } : {})}
     />
   );
   return (
@@ -47,12 +45,9 @@ export function RackHead({ rack }: { rack: Rack }) {
         <TextButton onPress={() => dispatch(drop('Delete rack', 'rack', rack.id))}>Delete rack</TextButton>
       </SectionHead>
       <Facts>
-        {field('size', 'slots', String(rack.size))} slots, numbered from{' '}
-        {field('first', 'first slot', String(rack.first))}; gaps allowed:{' '}
-        {field('gaps', 'gaps allowed', rack.gaps ? 'yes' : 'no')}; addresses follow the slots:{' '}
-        {field('addressesFollow', 'addresses follow', rack.addressesFollow ? 'yes' : 'no')}; slots found:{' '}
-        {field('found', 'slots found', typeof rack.found === 'number' ? String(rack.found) : '', 'not recorded')}; its
-        base takes: {field('takes', 'order codes it takes', rack.takes.join(', '), 'any order code')}
+        {field('size')} slots, numbered from {field('first')}; gaps allowed: {field('gaps')}; addresses follow the
+        slots: {field('addressesFollow')}; slots found: {field('found', 'not recorded')}; its base takes:{' '}
+        {field('takes', 'any order code')}
       </Facts>
     </>
   );

@@ -1,14 +1,14 @@
+import { editField, MODULE } from '@dialoga/core/fields';
+import { slotName, slotRows, zoneAt } from '@dialoga/core/rack';
+import type { FieldEdit } from '@dialoga/core/text';
+import { columnsOf, pathsOf, rowOf } from '../entities/entity-rows';
+import { typingNow, useShown } from '../entities/use-shown';
+import { useGridLink } from '../findings/use-grid-link';
+import type { Begun, CellAt, CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { put } from '@dialoga/core/change';
-import { editModule, type ModuleColumn } from '@dialoga/core/fields';
 import { planMove, type MovePlan } from '@dialoga/core/hardware';
 import { childrenOf, orderAfter, MODULE_KINDS, type Module, type Project, type Rack } from '@dialoga/core/model';
-import { formatBits } from '@dialoga/core/place';
-import { landedOf, slotName, slotRows, zoneAt } from '@dialoga/core/rack';
-import { formatRadioPlace, radioPlaceOf } from '@dialoga/core/wiring';
 import { useState, type KeyboardEvent } from 'react';
-import { useGridLink, type Shown } from '../findings/use-grid-link';
-import { useWrongCells } from '../findings/use-wrong-cells';
-import type { CellAt, CellEdit, GridCell, GridColumn, GridRow } from '../grid/types';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
@@ -21,32 +21,13 @@ import { useTable } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
 import { ZonesGrid } from './zones-grid';
 
-const FIELDS: readonly (ModuleColumn | null)[] = [
-  null,
-  'slot',
-  'name',
-  'kind',
-  'orderCode',
-  'found',
-  'inputs',
-  'outputs',
-  'dial',
-  null,
-];
-const SHOWN: Shown = { kind: 'module', fields: FIELDS };
+type ModuleField = keyof typeof MODULE.fields;
+const FIELDS = Object.keys(MODULE.fields) as ModuleField[];
+const PATHS = [null, ...pathsOf(MODULE, FIELDS)];
+const NAME = FIELDS.indexOf('name') + 1;
 const ZONE: GridColumn = { id: 'zone', title: 'Zone', track: '84px' };
 const NO_ZONE: GridColumn = { ...ZONE, track: '8px', quiet: true };
-const COLUMNS: readonly GridColumn[] = [
-  { id: 'slot', title: 'Slot', track: '64px', right: true },
-  { id: 'name', title: 'Module', names: true, fills: 'series', track: 'minmax(120px, 1fr)' },
-  { id: 'kind', title: 'Kind', track: '150px' },
-  { id: 'orderCode', title: 'Order code', track: '96px' },
-  { id: 'found', title: 'Found', track: '84px' },
-  { id: 'inputs', title: 'In', track: '88px', right: true },
-  { id: 'outputs', title: 'Out', track: '88px', right: true },
-  { id: 'dial', title: 'Dial', track: '48px', right: true },
-  { id: 'landings', title: 'Assigned to', track: 'minmax(220px, 2fr)' },
-];
+const COLUMNS = columnsOf(MODULE, FIELDS);
 
 interface Asked {
   plan: MovePlan;
@@ -85,55 +66,54 @@ function RackTable({ rack }: { rack: Rack }) {
   const project = useStateOf((s) => s.project.project)!;
   const dispatch = useAppDispatch();
   const commit = useEdits();
-  const wrong = useWrongCells('module');
+  const shown = useShown(MODULE, FIELDS, { height: 22 });
+  const link = useGridLink();
   const [asked, setAsked] = useState<Asked | null>(null);
   const lines = slotRows(project, rack);
-  const rows = lines.map((line): GridRow => {
-    const { slot, module, zone } = line;
-    const cell = (field: ModuleColumn, text: string, more: Partial<GridCell> = {}): GridCell => ({
-      text,
-      editable: true,
-      differs: module !== null && wrong(module.id, field),
-      ...more,
-    });
+  const rows = lines.map(({ slot, module, zone }): GridRow => {
     const zoneCell: GridCell = { text: zone ?? '', muted: true };
-    const slotText = slot === null ? '' : slotName(rack, slot);
-    if (!module) {
-      const free = { text: '', show: 'free', muted: true, editable: true };
-      return {
-        id: `new ${slot}`,
-        once: true,
-        height: 22,
-        cells: [zoneCell, { text: slotText, mono: true, right: true }, free, ...Array.from({ length: 7 }, () => null)],
-      };
+    if (module) {
+      const row = rowOf(module, shown, PATHS);
+      const edit: GridRow['edit'] = (now, column, text) => row.edit!(now, column - 1, text);
+      return { ...row, edit, cells: [zoneCell, ...row.cells] };
     }
-    const bytes = (count: number) => (count === 0 ? '' : formatBits(count * 8, 8));
+    const slotText = slot === null ? '' : slotName(rack, slot);
+    const free = { text: '', show: 'free', muted: true, editable: true, about: MODULE.fields.name };
     return {
-      id: module.id,
-      height: 22,
+      ...{ id: `new ${slot}`, once: true, height: 22 },
+      begin: (now, column, text) => plugged(now, slot ?? 0, column, text),
       cells: [
         zoneCell,
-        cell('slot', slotText, { mono: true, right: true, ...(slot === null ? { show: 'none yet' } : {}) }),
-        cell('name', module.name),
-        cell('kind', module.kind, { options: MODULE_KINDS }),
-        cell('orderCode', module.orderCode, { mono: true }),
-        cell('found', foundText(module), { mono: true }),
-        cell('inputs', module.inputs === 0 ? '' : String(module.inputs), {
-          show: bytes(module.inputs),
-          right: true,
-          mono: true,
-        }),
-        cell('outputs', module.outputs === 0 ? '' : String(module.outputs), {
-          show: bytes(module.outputs),
-          right: true,
-          mono: true,
-        }),
-        cell('dial', module.dial ?? '', { mono: true, right: true }),
-        { text: landingWords(project, module), mono: false },
+        { text: slotText, mono: true, right: true },
+        free,
+        ...Array.from({ length: FIELDS.length - 2 }, () => null),
       ],
     };
   });
-  const link = useGridLink(SHOWN);
+  const moduleAt = (row: string): Module | undefined => {
+    const of = rows.find(({ id }) => id === row)?.of;
+    return of && project.get('module', of.id);
+  };
+
+  /** Of a block that is pasted; one that is typed may first show what moves with it. */
+  function plugged(now: Project, slot: number, column: number, text: string): Begun | null {
+    const known = now.get('rack', rack.id);
+    if (column !== NAME || !known) return null;
+    const module = freshAt(now, slot, text);
+    const plan = planMove(now, known, module, slot, newId());
+    const edit: FieldEdit =
+      typeof plan === 'string'
+        ? { changes: [], problem: `${text}: ${plan}` }
+        : { changes: plan.changes(false), problem: null };
+    return {
+      edits: [edit],
+      then: (after, other, more) => {
+        const made = after.get('module', module.id);
+        const field = FIELDS[other - 1];
+        return made && field ? [editField(MODULE, field, made, more, typingNow(after))] : [];
+      },
+    };
+  }
 
   /** Done at once where nothing but the slot changes; else it is shown first. */
   function move(module: Module, slot: number, title: string) {
@@ -152,30 +132,12 @@ function RackTable({ rack }: { rack: Rack }) {
   const table = useTable({
     ...{ label: 'Edit modules', rows },
     columns: [Object.keys(rack.zones).length > 0 ? ZONE : NO_ZONE, ...COLUMNS],
-    /** Of a block that is pasted; one that is typed may first show what moves with it. */
-    begin(now, row, column, text) {
-      const known = now.get('rack', rack.id);
-      if (FIELDS[column] !== 'name' || !known) return null;
-      const slot = Number(row.slice('new '.length));
-      const module = freshAt(now, slot, text);
-      const plan = planMove(now, known, module, slot, newId());
-      const edit =
-        typeof plan === 'string'
-          ? { changes: [], problem: `${text}: ${plan}` }
-          : { changes: plan.changes(false), problem: null };
-      return { row: module.id, edits: [edit] };
-    },
-    edit(now, row, column, text) {
-      const module = now.get('module', row);
-      const field = FIELDS[column];
-      return module && field ? [editModule(now, module, field, text)] : [];
-    },
   });
   function onEdit(edits: CellEdit[]) {
     const [first] = edits;
-    const typed = first?.row.startsWith('new ') && edits.length === 1 ? first.text.trim() : null;
-    if (typed === null) table.onEdit(edits);
-    else if (typed !== '') plug(Number(first!.row.slice('new '.length)), typed);
+    const free = lines[rows.findIndex(({ id, once }) => once && id === first?.row)];
+    if (!free || edits.length > 1) table.onEdit(edits);
+    else if (first!.text.trim() !== '') plug(free.slot ?? 0, first!.text.trim());
   }
   function plug(slot: number, name: string) {
     move(freshAt(project, slot, name), slot, `Plug ${name} into slot ${slotName(rack, slot)}`);
@@ -192,7 +154,7 @@ function RackTable({ rack }: { rack: Rack }) {
   }
 
   function onKey(event: KeyboardEvent, at: CellAt): boolean {
-    const module = project.get('module', at.row);
+    const module = moduleAt(at.row);
     if (!module || module.slot === null || !event.altKey) return false;
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const slot = module.slot + (event.key === 'ArrowUp' ? -1 : 1);
@@ -211,7 +173,9 @@ function RackTable({ rack }: { rack: Rack }) {
   }
   /** Two neighbours change places. */
   function swap(a: Module, b: Module): boolean {
-    const changes = [editModule(project, a, 'slot', String(b.slot)), editModule(project, b, 'slot', String(a.slot))];
+    const to = (module: Module, slot: number | null) =>
+      editField(MODULE, 'slot', module, String(slot), typingNow(project));
+    const changes = [to(a, b.slot), to(b, a.slot)];
     const problem = changes.find((c) => c.problem !== null)?.problem;
     if (problem) dispatch(projectSlice.actions.noticed(problem));
     else commit(`${a.name || a.kind} and ${b.name || b.kind} change places`, changes);
@@ -225,9 +189,12 @@ function RackTable({ rack }: { rack: Rack }) {
         label={`Slots of ${rack.name || 'the rack'}`}
         {...table}
         onEdit={onEdit}
-        link={link}
+        link={link(rows)}
         onKey={onKey}
-        onDrop={(id) => dispatch(drop('Take a module out', 'module', id))}
+        onDrop={(row) => {
+          const module = moduleAt(row);
+          if (module) dispatch(drop('Take a module out', 'module', module.id));
+        }}
       />
       {Object.keys(rack.zones).length > 0 && <ZonesGrid rack={rack} />}
       {asked && (
@@ -244,25 +211,4 @@ function RackTable({ rack }: { rack: Rack }) {
       )}
     </>
   );
-}
-
-/** `5.2`; with another order code than the planned one before it, `DO-32 5.2`. */
-function foundText({ found, orderCode }: Module): string {
-  if (!found) return '';
-  return found.orderCode === orderCode || found.orderCode === ''
-    ? found.revision
-    : `${found.orderCode} ${found.revision}`;
-}
-
-/** `PlantCtl owner, %QB6–%QB7 · SkidCtl owner`; of a module on a radio unit its registers in the base. */
-function landingWords(project: Project, module: Module): string {
-  const place = radioPlaceOf(project, module);
-  if (place) return `${formatRadioPlace(place)} of ${project.get('station', place.base)?.name ?? 'the base'}`;
-  return childrenOf(project, 'landing', module.id)
-    .map((landing) => {
-      const station = project.get('station', landing.station)?.name ?? '';
-      const ranges = landedOf(project, landing).map((l) => l.range);
-      return [`${station} ${landing.role}`, ...ranges].join(', ');
-    })
-    .join(' · ');
 }

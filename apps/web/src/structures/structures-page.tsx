@@ -1,28 +1,22 @@
-import { dropMember, editMember, editStructure } from '@dialoga/core/fields';
-import {
-  ASSUMED_LAYOUT,
-  childrenOf,
-  entriesInOrder,
-  inOrder,
-  type Alignment,
-  type Structure,
-} from '@dialoga/core/model';
+import { addMember, addStructure, editField, entriesOf, MEMBER, STRUCTURE } from '@dialoga/core/fields';
+import { ASSUMED_LAYOUT, childrenOf, inOrder, type Alignment, type Structure } from '@dialoga/core/model';
 import { formatBits } from '@dialoga/core/place';
-import { layOut, typeText, type LaidStructure } from '@dialoga/core/structure';
-import { useGridLink, type Shown } from '../findings/use-grid-link';
-import { useWrongCells } from '../findings/use-wrong-cells';
+import { layOut, type LaidStructure } from '@dialoga/core/structure';
+import { set } from '@dialoga/core/change';
+import { newId } from '../api/new-id';
+import { rowOf } from '../entities/entity-rows';
+import { typingNow, useShown } from '../entities/use-shown';
+import { useGridLink } from '../findings/use-grid-link';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { GridColumn, GridRow } from '../grid/types';
+import type { GridCell, GridColumn, GridRow } from '../grid/types';
 import { useTable } from '../grid/use-table';
 import { drop } from '../store/dropping';
-import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { useEdits } from '../store/use-edits';
 import { PageTitle } from '../theme/parts';
 
 const ALIGNMENTS: readonly Alignment[] = ['1', '2', '4', 'natural'];
-const SHOWN: Shown = { kind: 'structure', list: 'members', fields: ['name', 'type', null, null, null, null] };
 const COLUMNS: readonly GridColumn[] = [
   { id: 'name', title: 'Structure, member', names: true, track: 'minmax(200px, 1.4fr)' },
   { id: 'type', title: 'Type', track: 'minmax(140px, 1fr)' },
@@ -31,85 +25,33 @@ const COLUMNS: readonly GridColumn[] = [
   { id: '4', title: 'At four bytes', track: '110px', right: true },
   { id: 'natural', title: 'Natural', track: '110px', right: true },
 ];
+type Member = Structure['members'][string];
 
 /** Structured data types, and where each alignment puts their members. */
 export function StructuresPage() {
   const project = useStateOf((s) => s.project.project)!;
   const commit = useEdits();
   const dispatch = useAppDispatch();
-  const wrong = useWrongCells('structure');
-  const link = useGridLink(SHOWN);
-  const structures = inOrder(project, 'structure');
-  const frame = (alignment: Alignment) => ({
-    ...{ unit: 8, wordBits: 16, highFirst: true },
-    layout: { ...ASSUMED_LAYOUT, alignment },
-  });
-  const rowsFor = (structure: Structure): GridRow[] => {
-    const laid = ALIGNMENTS.map((alignment) => layOut(project, structure, frame(alignment)));
-    const figures = (of: (layout: LaidStructure) => string) =>
-      laid.map((layout) => ({ text: layout ? of(layout) : 'not known yet', right: true, muted: true, mono: true }));
-    const uses = childrenOf(project, 'claim', structure.id).length + childrenOf(project, 'tag', structure.id).length;
-    const head: GridRow = {
-      id: structure.id,
-      height: 28,
-      tone: 'main',
-      cells: [
-        { text: structure.name, editable: true },
-        { text: uses === 1 ? 'used once' : `used ${uses} times`, muted: true },
-        ...figures(({ size }) => formatBits(size, 8)),
-      ],
-    };
-    const members = entriesInOrder(structure.members).map(([key, member]): GridRow => {
-      const { type } = member;
-      const first = (layout: LaidStructure) =>
-        layout.members.find(
-          (m) => m.path === member.name || m.path.startsWith(`${member.name}.`) || m.path.startsWith(`${member.name}[`),
-        );
-      return {
-        id: `${structure.id} ${key}`,
-        height: 22,
-        tone: 'sub',
-        cells: [
-          { text: member.name, editable: true },
-          {
-            text: !type ? '' : 'typed' in type ? type.typed : typeText(project, type),
-            editable: true,
-            mono: true,
-            unread: type !== null && 'typed' in type,
-            differs: wrong(structure.id, 'members', key, 'type'),
-          },
-          ...figures((layout) => {
-            const at = first(layout);
-            return at
-              ? `byte ${Math.floor(at.offset.bits / 8)}${at.offset.bit === undefined ? '' : `, bit ${at.offset.bit}`}`
-              : '';
-          }),
-        ],
-      };
-    });
-    return [head, ...members, { ...newRow(COLUMNS.length, 0, 'new member'), id: `new ${structure.id}`, height: 22 }];
-  };
+  const link = useGridLink();
+  const names = useShown(STRUCTURE, ['name'], { height: 28 });
+  const members = useShown(MEMBER, ['name', 'type'], { height: 22 });
 
-  const table = useTable({
-    ...{ label: 'Edit structures', columns: COLUMNS },
-    rows: [...structures.flatMap(rowsFor), newRow(COLUMNS.length, 0, 'new structure')],
-    begin(now, row, column, text) {
-      const key = newId();
-      if (column !== 0) return null;
-      if (row === 'new') return { row: key, edits: [editStructure(now, key, text)] };
-      const structure = now.get('structure', row.slice('new '.length));
-      return structure
-        ? { row: `${structure.id} ${key}`, edits: [editMember(now, structure, key, 'name', text)] }
-        : null;
-    },
-    edit(now, row, column, text) {
-      const [id = '', key] = row.split(' ');
-      const structure = now.get('structure', id);
-      if (!structure) return [];
-      if (key === undefined) return [editStructure(now, id, text)];
-      return [editMember(now, structure, key, column === 1 ? 'type' : 'name', text)];
-    },
-  });
+  const rowsFor = (structure: Structure): GridRow[] => {
+    const laid = ALIGNMENTS.map((alignment) => layOut(project, structure, frameOf(alignment)));
+    const uses = childrenOf(project, 'claim', structure.id).length + childrenOf(project, 'tag', structure.id).length;
+    const used: GridCell = { text: uses === 1 ? 'used once' : `used ${uses} times`, muted: true };
+    const name = rowOf(structure, names, [['name']]);
+    return [
+      { ...name, tone: 'main', cells: [...name.cells, used, ...figures(laid, ({ size }) => formatBits(size, 8))] },
+      ...entriesOf<'structure', Member>(structure, ['members']).map((member): GridRow => {
+        const row = rowOf(member, members, [['name'], ['type']]);
+        return { ...row, tone: 'sub', cells: [...row.cells, ...figures(laid, (of) => whereIn(of, member.entry.name))] };
+      }),
+      freshMember(structure.id),
+    ];
+  };
+  const rows = [...inOrder(project, 'structure').flatMap(rowsFor), FRESH];
+  const table = useTable({ label: 'Edit structures', columns: COLUMNS, rows });
   return (
     <>
       <PageTitle>
@@ -120,18 +62,54 @@ export function StructuresPage() {
         label="Structures"
         main
         {...table}
-        goTo={link.goTo}
-        onCursor={link.onCursor}
+        {...link(rows)}
         onKey={(event, at) => {
-          if (event.key !== 'Delete' || !event.ctrlKey || at.row.startsWith('new')) return false;
-          const [id = '', key] = at.row.split(' ');
-          const structure = project.get('structure', id);
-          if (!structure) return false;
-          if (key !== undefined) commit('Delete member', [dropMember(structure, key)]);
-          else dispatch(drop(`Delete structure ${structure.name}`, 'structure', id));
+          const of = rows.find(({ id }) => id === at.row)?.of;
+          const structure = of && project.get('structure', of.id);
+          if (event.key !== 'Delete' || !event.ctrlKey || !structure) return false;
+          if (of.path.length === 0) dispatch(drop(`Delete structure ${structure.name}`, 'structure', of.id));
+          else commit('Delete member', [{ changes: [set('structure', structure, of.path, undefined)], problem: null }]);
           return true;
         }}
       />
     </>
   );
 }
+
+const frameOf = (alignment: Alignment) => ({
+  ...{ unit: 8, wordBits: 16, highFirst: true },
+  layout: { ...ASSUMED_LAYOUT, alignment },
+});
+
+const figures = (laid: readonly (LaidStructure | null)[], of: (layout: LaidStructure) => string): GridCell[] =>
+  laid.map((layout) => ({ text: layout ? of(layout) : 'not known yet', right: true, muted: true, mono: true }));
+
+/** Where a member begins: the first of its values, where it is a structure or an array itself. */
+function whereIn(layout: LaidStructure, name: string): string {
+  const at = layout.members.find(
+    ({ path }) => path === name || path.startsWith(`${name}.`) || path.startsWith(`${name}[`),
+  );
+  if (!at) return '';
+  const { bits, bit } = at.offset;
+  return `byte ${Math.floor(bits / 8)}${bit === undefined ? '' : `, bit ${bit}`}`;
+}
+
+const FRESH: GridRow = newRow(COLUMNS.length, 0, 'new structure', {
+  begin: (now, _, text) => ({ edits: [addStructure(now, newId(), text)] }),
+});
+
+const freshMember = (structure: string): GridRow =>
+  newRow(COLUMNS.length, 0, 'new member', {
+    ...{ id: `new ${structure}`, height: 22 },
+    begin: (now, _, text) => {
+      const [known, key] = [now.get('structure', structure), newId()];
+      const ref = { kind: 'structure' as const, id: structure, path: ['members', key] };
+      return {
+        edits: known ? [addMember(now, known, key, text)] : [],
+        then: (after, column, other) => {
+          const member = MEMBER.find(after, ref);
+          return member && column === 1 ? [editField(MEMBER, 'type', member, other, typingNow(after))] : [];
+        },
+      };
+    },
+  });

@@ -17,7 +17,7 @@ import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, PageTitle, Select } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
-import { rememberedName } from '../wiring/remembered-name';
+import { rememberedName } from '../api/remembered-name';
 import { NotUsedDialog } from './not-used-dialog';
 
 const Tools = styled.div`

@@ -1,20 +1,24 @@
-import { editTag, type TagColumn } from '@dialoga/core/fields';
-import { childrenOf, type Exchange } from '@dialoga/core/model';
+import { addTag, editField, TAG } from '@dialoga/core/fields';
+import { childrenOf, type Exchange, type Tag } from '@dialoga/core/model';
+import { columnsOf, pathsOf, rowOf } from '../entities/entity-rows';
+import { typingNow } from '../entities/use-shown';
+import type { GridRow } from '../grid/types';
+import { useTable } from '../grid/use-table';
+import { COLUMN_SETS, SET_WORDS, type ColumnSet, type ShownColumn } from './tag-columns';
+import { tagLook } from './tag-rows';
 import { asksForTags, pointsOf } from '@dialoga/core/place';
 import { addressAfterTag, pasteTags } from '@dialoga/core/tags';
-import type { FieldEdit } from '@dialoga/core/text';
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useGridLink } from '../findings/use-grid-link';
 import { cellFromLink } from '../findings/link';
 import { useWrongCells } from '../findings/use-wrong-cells';
-import { rememberedName } from '../wiring/remembered-name';
+import { rememberedName } from '../api/remembered-name';
 import { NothingHere } from '../page/nothing-here';
 import { useOwnPlace } from '../page/use-own-place';
 import { Grid } from '../grid/grid';
 import { newRow } from '../grid/new-row';
-import type { CellEdit } from '../grid/types';
 import { drop } from '../store/dropping';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -27,8 +31,6 @@ import { hasOwnAddresses } from './own-addresses';
 import { ImportsGrid } from './imports-grid';
 import { SeriesDialog } from './series-dialog';
 import { SeriesGrid } from './series-grid';
-import { COLUMN_SETS, gridColumns, SET_WORDS, type ColumnSet } from './tag-columns';
-import { tagRow } from './tag-rows';
 
 const Tools = styled.div`
   display: flex;
@@ -82,22 +84,26 @@ export function TagListPage() {
   }, [typed]);
   const station = project.get('station', id);
   const set = shownSet(search);
-  const link = useGridLink({ kind: 'tag', fields: COLUMN_SETS[set], onlyThese: true });
+  const linkOf = useGridLink();
   const tags = useMemo(() => childrenOf(project, 'tag', id), [project, id]);
-  const columns = useMemo(() => gridColumns(set), [set]);
+  const fields: readonly ShownColumn[] = COLUMN_SETS[set];
+  const columns = useMemo(() => columnsOf(TAG, fields), [fields]);
   const points = useMemo(
     () => (station && asksForTags(project, station) ? pointsOf(project, station) : null),
     [project, station],
   );
   // Made once for all that is filtered from them.
-  const all = useMemo(
-    () => tags.map((tag) => ({ lower: tag.name.toLowerCase(), row: tagRow(project, tag, set, wrong) })),
-    [project, tags, set, wrong],
-  );
+  const all = useMemo(() => {
+    const shown = { of: TAG, columns: fields, project, wrong, look: tagLook(project), editing: typingNow };
+    const paths = pathsOf(TAG, fields);
+    return tags.map((tag) => ({ lower: tag.name.toLowerCase(), row: rowOf(tag, shown, paths) }));
+  }, [project, tags, fields, wrong]);
   const rows = useMemo(() => {
     const shown = filter === '' ? all : all.filter(({ lower }) => lower.includes(filter));
-    return [...shown.map(({ row }) => row), newRow(columns.length, 0, 'new tag')];
-  }, [all, filter, columns]);
+    return [...shown.map(({ row }) => row), freshTag(id, fields)];
+  }, [all, filter, id, fields]);
+  const link = useMemo(() => linkOf(rows, true), [linkOf, rows]);
+  const table = useTable({ label: 'Edit tags', columns, rows });
   if (!station) {
     return (
       <NothingHere what="There is no such station." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
@@ -106,12 +112,10 @@ export function TagListPage() {
   const to = (path: string) => `/p/${projectId}/${path}`;
   const maps = tagMapsOf(project, id);
 
-  function edit({ row, column, text }: CellEdit): FieldEdit[] {
-    const field = COLUMN_SETS[set][column];
-    if (!field || field === 'bound' || field === 'from') return [];
-    if (row === 'new') return text.trim() === '' ? [] : [editTag(project, id, newId(), 'name', text)];
-    return [editTag(project, id, row, field satisfies TagColumn, text, rememberedName())];
-  }
+  const tagAt = (row: string): Tag | undefined => {
+    const of = rows.find((one) => one.id === row)?.of;
+    return of && project.get('tag', of.id);
+  };
   const choose = (next: ColumnSet) => {
     const params = new URLSearchParams(search);
     params.set('show', next);
@@ -162,25 +166,23 @@ export function TagListPage() {
       <Grid
         label={`Tags of ${station.name}`}
         main
-        columns={columns}
-        rows={rows}
-        goTo={link.goTo}
-        onCursor={link.onCursor}
+        {...table}
+        {...link}
         onPaste={(at, { text }) => {
           const from = rows.findIndex((row) => row.id === at.row);
-          const shown = rows.slice(Math.max(0, from)).map((row) => row.id);
-          const typed = COLUMN_SETS[set].slice(at.column).map((c) => (c === 'bound' || c === 'from' ? null : c));
-          const target = { tags: shown.filter((row) => row !== 'new'), columns: typed };
+          const tags = rows.slice(Math.max(0, from)).flatMap(({ of }) => of?.id ?? []);
+          const typed = fields.slice(at.column).map((c) => (c === 'bound' || c === 'from' ? null : c));
+          const target = { tags, columns: typed };
           commit('Paste tags', [pasteTags(project, id, text, target, newId, rememberedName() || 'not named')]);
         }}
-        onEdit={(edits) => commit(edits.length === 1 ? 'Edit a tag' : 'Edit tags', edits.flatMap(edit))}
         fillText={({ row, column }, n) => {
-          const [tag, field] = [project.get('tag', row), COLUMN_SETS[set][column]];
+          const [tag, field] = [tagAt(row), fields[column]];
           return tag && (field === 'place' || field === 'asks') ? addressAfterTag(project, tag, field, n) : null;
         }}
         onKey={(event, at) => {
-          if (event.key !== 'Delete' || !event.ctrlKey || !project.get('tag', at.row)) return false;
-          dispatch(drop(`Delete ${project.get('tag', at.row)!.name || 'a tag'}`, 'tag', at.row));
+          const tag = event.key === 'Delete' && event.ctrlKey ? tagAt(at.row) : undefined;
+          if (!tag) return false;
+          dispatch(drop(`Delete ${tag.name || 'a tag'}`, 'tag', tag.id));
           return true;
         }}
       />
@@ -191,6 +193,21 @@ export function TagListPage() {
     </>
   );
 }
+
+const freshTag = (station: string, fields: readonly ShownColumn[]): GridRow =>
+  newRow(fields.length, 0, 'new tag', {
+    begin: (now, _, text) => {
+      const id = newId();
+      return {
+        label: 'Edit a tag',
+        edits: [addTag(now, station, id, text)],
+        then: (after, column, other) => {
+          const [tag, field] = [after.get('tag', id), fields[column]];
+          return tag && field ? [editField(TAG, field, tag, other, typingNow(after))] : [];
+        },
+      };
+    },
+  });
 
 /** The set that the address names; a link to a cell shows the set that has its column. */
 function shownSet(search: URLSearchParams): ColumnSet {

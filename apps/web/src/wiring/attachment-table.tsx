@@ -1,4 +1,6 @@
-import { editAttachment, editPort } from '@dialoga/core/fields';
+import { editAttachment, editField, PORT } from '@dialoga/core/fields';
+import { typingNow } from '../entities/use-shown';
+import { cellText } from '../findings/cell-text';
 import { inOrder, type Network, type Port } from '@dialoga/core/model';
 import { attachmentsOf, attachmentWords, parseMask, type AttachmentRow } from '@dialoga/core/wiring';
 import { useMemo } from 'react';
@@ -64,18 +66,7 @@ export function AttachmentTable({ onChosen }: { onChosen: (chosen: Chosen) => vo
   );
   const link = useTableLink(attachments, networks);
 
-  const table = useTable({
-    ...{ label: 'Edit wiring', columns, rows },
-    edit(now, row, column, text) {
-      const at = byRow.get(row);
-      const network = networks[column - 1];
-      if (!at) return [];
-      if (at.loose) return [editPort(now, now.get('port', at.loose.id) ?? at.loose, 'address', text, newId)];
-      if (!network) return [];
-      const port = at.ports[network.id];
-      return [editAttachment(now, at.station.id, network, (port && now.get('port', port.id)) ?? null, text, newId)];
-    },
-  });
+  const table = useTable({ label: 'Edit wiring', columns, rows });
   if (attachments.length === 0) {
     return (
       <Empty>
@@ -126,7 +117,11 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
       differs: wrong(loose),
       through: networks.length,
     };
-    return { id: rowId(row), height: 26, tone: 'sub', cells: [name, said, ...networks.slice(1).map(() => null)] };
+    return {
+      ...{ id: rowId(row), height: 26, tone: 'sub' },
+      edit: (now, _, text) => [editField(PORT, 'address', now.get('port', loose.id) ?? loose, text, typingNow(now))],
+      cells: [name, said, ...networks.slice(1).map(() => null)],
+    };
   }
   const attached = networks.map((n, i) => (ports[n.id] ? i : -1)).filter((i) => i >= 0);
   const [from, to] = [attached[0] ?? 0, attached.at(-1) ?? 0];
@@ -154,7 +149,15 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
       ...line,
     };
   });
-  return { id: rowId(row), height: 26, tone: first ? 'main' : 'sub', cells: [name, ...cells] };
+  return {
+    ...{ id: rowId(row), height: 26, tone: first ? 'main' : 'sub', cells: [name, ...cells] },
+    edit: (now, column, text) => {
+      const network = networks[column - 1];
+      const port = network && ports[network.id];
+      const known = (port && now.get('port', port.id)) ?? null;
+      return network ? [editAttachment(now, station.id, network, known, text, newId)] : [];
+    },
+  };
 }
 
 /** The cell that a link to a port names, and the address bar naming the port that the cursor is on. */
@@ -173,7 +176,7 @@ function useTableLink(rows: readonly AttachmentRow[], networks: readonly Network
   return {
     goTo,
     onCursor: (port: Port | null) => {
-      const at = port ? `port:${port.id}:address` : null;
+      const at = port ? cellText({ kind: 'port', id: port.id, path: ['address'] }) : null;
       // What another table on the page has put there stays.
       if (at === search.get('at') || (at === null && cell?.kind !== 'port')) return;
       const next = new URLSearchParams(search);

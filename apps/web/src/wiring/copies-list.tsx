@@ -12,7 +12,7 @@ import { Code, Differs, Input, TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { LineList } from './line-list';
-import { rememberedName, rememberName } from './remembered-name';
+import { rememberedName, rememberName } from '../api/remembered-name';
 
 const Follow = styled(TextButton)`
   grid-column: 4 / -1;

@@ -1,66 +1,30 @@
 import { set } from '@dialoga/core/change';
-import { editNetwork } from '@dialoga/core/fields';
-import { inOrder, PROJECT_ID } from '@dialoga/core/model';
+import { ETHERNET } from '@dialoga/core/fields';
+import { inOrder, PROJECT_ID, type Network } from '@dialoga/core/model';
 import { parseWhole, unreadSentence } from '@dialoga/core/text';
 import { ASSUMED_LINK_RATE, ASSUMED_LOAD_LEVEL, networkLoad } from '@dialoga/core/time';
-import { useGridLink, type Shown } from '../findings/use-grid-link';
-import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
-import type { GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../grid/small-grid';
-import { useTableOf } from '../grid/use-table';
+import { EntityGrid } from '../entities/entity-grid';
+import type { GridCell } from '../grid/types';
 import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { SectionHead } from '../theme/parts';
 import { space } from '../theme/tokens';
 
-const SHOWN: Shown = { kind: 'network', fields: [null, 'linkRate', null, null, null], onlyThese: true };
-const COLUMNS: readonly GridColumn[] = [
-  { id: 'name', title: 'Ethernet network', names: true, track: 'minmax(96px, 1fr)' },
-  { id: 'linkRate', title: 'Mbit/s', track: '64px', right: true },
-  { id: 'packets', title: 'Packets/s', track: '76px', right: true },
-  { id: 'load', title: 'Load', track: '70px', right: true },
-  { id: 'most', title: 'Most of it by', track: 'minmax(96px, 1fr)' },
-];
-
 /** What the exchanges with a cadence put on each Ethernet network, and the level from which on that is a Doubt. */
 export function EthernetLoads() {
   const project = useStateOf((s) => s.project.project)!;
-  const tableOf = useTableOf();
   const commit = useEdits();
-  const wrong = useWrongCells('network');
-  const link = useGridLink(SHOWN);
   const networks = inOrder(project, 'network').filter((n) => n.kind === 'ethernet');
   if (networks.length === 0) return null;
-  const rows = networks.map((network): GridRow => {
+  function look(network: Network, field: keyof typeof ETHERNET.fields): Partial<GridCell> | undefined {
+    if (field === 'name') return undefined;
+    if (field === 'linkRate') return network.linkRate ? undefined : { show: `${ASSUMED_LINK_RATE}`, muted: true };
     const { loads, packetsPerSecond, share } = networkLoad(project, network);
-    const per = (share * 100).toFixed(share < 0.1 ? 2 : 0);
-    return {
-      id: network.id,
-      height: 26,
-      cells: [
-        { text: network.name },
-        {
-          text: network.linkRate ? String(network.linkRate) : '',
-          show: network.linkRate ? String(network.linkRate) : `${ASSUMED_LINK_RATE}`,
-          muted: !network.linkRate,
-          editable: true,
-          right: true,
-          differs: wrong(network.id, 'linkRate'),
-        },
-        { text: packetsPerSecond.toFixed(packetsPerSecond < 10 ? 1 : 0), right: true, mono: true },
-        { text: `${per} %`, right: true, mono: true },
-        { text: loads[0]?.exchange.name ?? 'nothing cyclic', muted: true },
-      ],
-    };
-  });
-  const table = tableOf({
-    ...{ label: 'Edit networks', columns: COLUMNS, rows },
-    edit(now, row, _, text) {
-      const network = now.get('network', row);
-      return network ? [editNetwork(network, 'linkRate', text)] : [];
-    },
-  });
+    if (field === 'packets') return { text: packetsPerSecond.toFixed(packetsPerSecond < 10 ? 1 : 0) };
+    if (field === 'load') return { text: `${(share * 100).toFixed(share < 0.1 ? 2 : 0)} %` };
+    return { text: loads[0]?.exchange.name ?? 'nothing cyclic' };
+  }
   const level = project.info.loadLevel;
   const putLevel = (text: string) => {
     const clean = text.replace('%', '').trim();
@@ -85,7 +49,15 @@ export function EthernetLoads() {
           on
         </p>
       </SectionHead>
-      <SmallGrid label="Ethernet load" {...table} link={link} />
+      <EntityGrid
+        label="Ethernet load"
+        of={ETHERNET}
+        rows={networks}
+        step="Edit networks"
+        look={look}
+        onDrop={null}
+        strict
+      />
     </>
   );
 }

@@ -1,42 +1,21 @@
+import { isLine, LINE_PORT, type LineKind } from '@dialoga/core/fields';
+import { childrenOf, inOrder, type Network } from '@dialoga/core/model';
+import { useSearchParams } from 'react-router';
+import { EntityGrid } from '../entities/entity-grid';
 import { set } from '@dialoga/core/change';
-import {
-  editLine,
-  hasLineFields,
-  LINE_FIELDS,
-  LINE_WORDS,
-  linePath,
-  lineText,
-  type LineField,
-  type LineKind,
-} from '@dialoga/core/fields';
-import { childrenOf, ELECTRICAL, inOrder, LINE_ROLES, RADIO_SORTS, type Network, type Port } from '@dialoga/core/model';
 import { settingsOfLine } from '@dialoga/core/wiring';
-import { useLocation, useSearchParams } from 'react-router';
 import { useState } from 'react';
 import { cellFromLink } from '../findings/link';
-import { useWrongCells } from '../findings/use-wrong-cells';
-import type { GridColumn, GridRow } from '../grid/types';
-import { SmallGrid } from '../grid/small-grid';
-import { useTableOf } from '../grid/use-table';
 import { useEdits } from '../store/use-edits';
-import { isShownInTable } from './shown-in-table';
 import { useStateOf } from '../store/store';
 import { Section, SectionHead, Select, TextButton } from '../theme/parts';
-
-const WORDS: readonly LineField[] = ['lineRole', 'sort', 'busActive'];
-const OPTIONS: Partial<Record<LineField, readonly string[]>> = {
-  lineRole: LINE_ROLES,
-  electrical: ELECTRICAL,
-  busActive: ['yes', 'no'],
-  sort: RADIO_SORTS,
-};
 
 /** What is set at each port of a line, a bus or a radio network, one under the other: the odd one stands out. */
 export function LineSettings({ chosen }: { chosen: Network | null }) {
   const project = useStateOf((s) => s.project.project)!;
   const [search] = useSearchParams();
   const [picked, setPicked] = useState<string | null>(null);
-  const lines = inOrder(project, 'network').filter(hasLineFields) as Network[];
+  const lines = inOrder(project, 'network').filter(isLine);
   const linked = project.get('port', cellFromLink(search)?.id ?? '')?.network;
   const network =
     lines.find((n) => n.id === chosen?.id) ??
@@ -63,53 +42,23 @@ export function LineSettings({ chosen }: { chosen: Network | null }) {
   );
 }
 
-function SettingsGrid({ network }: { network: Network }) {
+function SettingsGrid({ network }: { network: Network & { kind: LineKind } }) {
   const project = useStateOf((s) => s.project.project)!;
-  const tableOf = useTableOf();
   const commit = useEdits();
-  const wrong = useWrongCells('port');
-  const [search] = useSearchParams();
-  const { key, state } = useLocation();
   const ports = childrenOf(project, 'port', network.id);
-  const fields: readonly LineField[] = LINE_FIELDS[network.kind as LineKind];
   if (ports.length === 0) return <p>No port is attached to it yet.</p>;
-  const name = (port: Port) => project.get('station', port.station)?.name ?? '';
-  const columns: GridColumn[] = [
-    { id: 'station', title: 'Station', names: true, track: 'minmax(84px, 1fr)' },
-    ...fields.map((field): GridColumn => ({ id: field, title: LINE_WORDS[field], track: 'minmax(52px, 1fr)' })),
-  ];
-  const rows = ports.map((port): GridRow => ({
-    id: port.id,
-    height: 22,
-    cells: [
-      { text: name(port) },
-      ...fields.map((field) => ({
-        text: lineText(port, field),
-        editable: true,
-        mono: !WORDS.includes(field),
-        differs: wrong(port.id, ...linePath(field)),
-        ...(OPTIONS[field] ? { options: OPTIONS[field] } : {}),
-      })),
-    ],
-  }));
-  const cell = cellFromLink(search);
-  const own = (state as { own?: boolean } | null)?.own === true;
-  const field = cell?.kind === 'port' ? fields.findIndex((f) => linePath(f).join() === cell.path.join()) : -1;
-  const linked = field >= 0 && !own && cell && !isShownInTable(cell) && ports.some((p) => p.id === cell.id);
-  const goTo = linked ? { row: cell.id, column: field + 1, token: key } : null;
   const serial = network.kind === 'serial line' ? settingsOfLine(ports) : null;
   const others = serial === null ? [] : ports.filter((p) => (p.serial ?? '') !== serial);
-
-  const table = tableOf({
-    ...{ label: 'Edit settings', columns, rows },
-    edit(now, row, column, text) {
-      const [port, edited] = [now.get('port', row), fields[column - 1]];
-      return port && edited ? [editLine(port, edited, text)] : [];
-    },
-  });
   return (
     <>
-      <SmallGrid label={`Settings on ${network.name}`} {...table} link={{ goTo, onCursor: () => undefined }} />
+      <EntityGrid
+        label={`Settings on ${network.name}`}
+        of={LINE_PORT[network.kind]}
+        rows={ports}
+        step="Edit settings"
+        onDrop={null}
+        strict
+      />
       {others.length > 0 && (
         <TextButton
           onPress={() => {
@@ -117,7 +66,7 @@ function SettingsGrid({ network }: { network: Network }) {
             commit(`Apply ${serial}`, [{ changes, problem: null }]);
           }}
         >
-          Apply {serial} to {others.map(name).join(', ')}
+          Apply {serial} to {others.map(({ station }) => project.get('station', station)?.name ?? '').join(', ')}
         </TextButton>
       )}
     </>

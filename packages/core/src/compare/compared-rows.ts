@@ -3,6 +3,7 @@ import type { Change, Json } from '../change/change.js';
 import { diff } from '../change/diff.js';
 import { sheetRows, SHEET_COLUMNS, type PageCells, type SheetRow } from '../sheet/sheet.js';
 import type { End } from '../model/end.js';
+import { wordsAt } from '../fields/catalogue.js';
 import { kindWord, type Entity, type Kind } from '../model/kinds.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import { ownerOf } from '../model/references.js';
@@ -135,16 +136,10 @@ function fieldChange(before: Project, after: Project, change: Change): ComparedR
   const { kind, id, path } = change;
   const entity = (after.get(kind, id) ?? before.get(kind, id))!;
   const station = stationOf(before, after, kind, id);
-  const what = path.length === 0 ? kindWord(kind) : `${kindWord(kind)}: ${fieldWords(path)}`;
+  const what = path.length === 0 ? kindWord(kind) : `${kindWord(kind)}: ${wordsAt(kind, path)}`;
   const where = [...new Set([station, nameOf(entity)])].filter(Boolean).join(', ') || kindWord(kind);
   return { kind: 'field', where, what, before: valueWords(change.before), after: valueWords(change.after) };
 }
-
-/** Lists keyed by ids, which say nothing to a reader. */
-const KEYED = new Set(['items', 'views', 'reservations', 'told', 'listens', 'limits', 'speaks', 'words']);
-
-/** `told address` of `told`, an id, `address`. */
-const fieldWords = (path: readonly string[]): string => path.filter((_, i) => !KEYED.has(path[i - 1] ?? '')).join(' ');
 
 function valueWords(value: Json | undefined): RowWords {
   if (value === undefined) return null;

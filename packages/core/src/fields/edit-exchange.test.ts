@@ -4,15 +4,17 @@ import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied } from '../testing/two-stations.testing.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import { addEnd } from '../exchange/add-end.js';
-import { editExchange, editTold, type ExchangeField } from './edit-exchange.js';
-import { dropStep, editStep } from './edit-step.js';
+import { editField } from './field.js';
+import { editTold } from './end.js';
+import { addStep, dropStep, EXCHANGE, STEP } from './exchange.js';
+import { entryOf, typing } from '../testing/typing.testing.js';
 
 const start = smallPlant();
 const after = (changes: Parameters<typeof applied>[1]['changes'], project: Project = start) =>
   applied(project, { id: 'e', label: '', changes });
 /** The exchange after a text was typed into one of its fields; the sentence where it was refused. */
-function type(id: string, field: ExchangeField, text: string) {
-  const edit = editExchange(start.get('exchange', id)!, field, text);
+function type(id: string, field: keyof typeof EXCHANGE.fields, text: string) {
+  const edit = editField(EXCHANGE, field, start.get('exchange', id)!, text, typing());
   if (edit.problem === null) return after(edit.changes).get('exchange', id)!;
   expect(edit.changes).toEqual([]);
   return edit.problem;
@@ -103,10 +105,15 @@ test('one more end takes the port of its station that suits best, and does what 
 
 test('a step of a start names an end of the exchange, and goes with the last of them', () => {
   const x = start.get('exchange', 'x')!;
-  const made = after(editStep(start, x, 's1', 'does', ' opens ').changes);
+  const made = after(addStep(x, 's1', 'opens').changes);
   const own = made.get('exchange', 'x')!;
   expect(own.start).toEqual({ s1: { order: 10, end: null, does: 'opens' } });
-  expect(after(editStep(made, own, 's1', 'end', 'b').changes, made).get('exchange', 'x')!.start!.s1!.end).toBe('eb');
-  expect(editStep(made, own, 's1', 'end', 'C').problem).toBe('“C” is no end of this exchange; its ends: A, B');
+  expect(
+    after(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'b', typing(made)).changes, made).get('exchange', 'x')!
+      .start!.s1!.end,
+  ).toBe('eb');
+  expect(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'C', typing(made)).problem).toBe(
+    '“C” is no end of this exchange; its ends: A, B',
+  );
   expect(after(dropStep(own, 's1').changes, made).get('exchange', 'x')!.start).toBeNull();
 });

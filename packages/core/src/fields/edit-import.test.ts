@@ -1,11 +1,13 @@
 import { taggedPlant } from '../testing/random-edits.testing.js';
 import { applied } from '../testing/two-stations.testing.js';
-import { editImportSource } from './edit-import.js';
+import { editField } from './field.js';
+import { IMPORT } from './tag-lists.js';
+import { typing } from '../testing/typing.testing.js';
 
 const project = taggedPlant();
 const entry = project.get('import', 'imp')!;
 function source(text: string) {
-  const edit = editImportSource(entry, text);
+  const edit = editField(IMPORT, 'source', entry, text, typing());
   if (edit.problem !== null) return edit.problem;
   return applied(project, { id: 'e', label: '', changes: edit.changes }).get('import', 'imp')!.source;
 }

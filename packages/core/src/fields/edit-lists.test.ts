@@ -3,17 +3,19 @@ import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { applied, codesOf, edited, theFinding } from '../testing/two-stations.testing.js';
 import { addFigure, FIGURE_FORMS } from '../profiles/add-figure.js';
-import { editFurther, furtherText } from './edit-further.js';
-import { editListening, listeningText } from './edit-listening.js';
-import { editModule } from './edit-module.js';
-import { editNetwork, networkText } from './edit-network.js';
-import { editOff, offText } from './edit-off.js';
-import { editPort } from './edit-port.js';
-import { POOL_UNKNOWN, tunnelText } from './edit-service-port.js';
-import { editStation, takenFromText } from './edit-station.js';
-import { addZone, editZone } from './edit-zone.js';
+import { editFurther, furtherText } from './further-addresses.js';
+import { editListening, listeningText } from './listening.js';
+import { editOff, offText } from './switched-off.js';
+import { POOL_UNKNOWN, tunnelText } from './service-port.js';
 import type { FieldEdit } from '../text/field-edit.js';
 import { editProfile, profileFigures } from '../profiles/profile-figures.js';
+import { editField, fieldText } from './field.js';
+import { MODULE } from './module.js';
+import { RADIO_UNITS } from './network.js';
+import { PORT } from './port.js';
+import { STATION } from './station.js';
+import { addZone, ZONE } from './rack.js';
+import { entryOf, typing } from '../testing/typing.testing.js';
 
 const start = smallPlant();
 let n = 0;
@@ -63,7 +65,8 @@ test('further addresses are written with their masks, and how each is set', () =
 });
 
 test('an adapter of a virtual machine names the host’s adapter', () => {
-  const bridge = (text: string) => editPort(start, start.get('port', 'pe2')!, 'bridgedTo', text, fresh);
+  const bridge = (text: string) =>
+    editField(PORT, 'bridgedTo', start.get('port', 'pe2')!, text, { project: start, newId: fresh });
   expect(after(bridge('C, pe3')).get('port', 'pe2')?.bridgedTo).toBe('pe3');
   expect(bridge('C').problem).toMatch(/“C” has \d ports; write the host computer and its adapter/);
   expect(bridge('Nobody').problem).toContain('“Nobody” names no port');
@@ -73,20 +76,31 @@ test('zones of a rack: over what is free, with kinds, a count and a gap rule of 
   const rack = (project: Project) => project.get('rack', 'rack')!;
   const one = after(addZone(rack(start), 'z1', 'Head'));
   expect(rack(one).zones.z1).toMatchObject({ slot: 0, size: 4, kinds: [] });
-  const small = after(editZone(rack(one), 'z1', 'size', '1'), one);
+  const small = after(editField(ZONE, 'size', entryOf(rack(one), 'zones', 'z1'), '1', typing()), one);
   const two = after(addZone(rack(small), 'z2', 'Modules'), small);
   expect(rack(two).zones.z2).toMatchObject({ slot: 1, size: 3 });
-  const kinds = after(editZone(rack(two), 'z2', 'kinds', 'digital output, analogue input'), two);
+  const kinds = after(
+    editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'digital output, analogue input', typing()),
+    two,
+  );
   expect(rack(kinds).zones.z2?.kinds).toEqual(['digital output', 'analogue input']);
-  expect(editZone(rack(two), 'z2', 'kinds', 'toaster').problem).toContain('“toaster” is no kind of module');
-  expect(editZone(rack(two), 'z2', 'slot', '9').problem).toContain('9 is out of range');
-  expect(rack(after(editZone(rack(two), 'z2', 'first', '1'), two)).zones.z2?.first).toBe(1);
-  expect(rack(after(editZone(rack(two), 'z2', 'gaps', 'yes'), two)).zones.z2?.gaps).toBe(true);
+  expect(editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'toaster', typing()).problem).toContain(
+    '“toaster” is no kind of module',
+  );
+  expect(editField(ZONE, 'slot', entryOf(rack(two), 'zones', 'z2'), '9', typing()).problem).toContain(
+    '9 is out of range',
+  );
+  expect(
+    rack(after(editField(ZONE, 'first', entryOf(rack(two), 'zones', 'z2'), '1', typing()), two)).zones.z2?.first,
+  ).toBe(1);
+  expect(
+    rack(after(editField(ZONE, 'gaps', entryOf(rack(two), 'zones', 'z2'), 'yes', typing()), two)).zones.z2?.gaps,
+  ).toBe(true);
 });
 
 test('a found module is a revision, or another order code before it', () => {
   const found = (text: string) =>
-    after(editModule(start, start.get('module', 'm2')!, 'found', text)).get('module', 'm2')?.found;
+    after(editField(MODULE, 'found', start.get('module', 'm2')!, text, typing(start))).get('module', 'm2')?.found;
   expect(found('5.2')).toMatchObject({ orderCode: 'DO-16', revision: '5.2' });
   expect(found('DO-32 5.2')).toMatchObject({ orderCode: 'DO-32', revision: '5.2' });
   expect(found('')).toBeNull();
@@ -94,10 +108,12 @@ test('a found module is a revision, or another order code before it', () => {
 
 test('what the units of a radio network have in common, and how many the base is set up for', () => {
   const air = start.get('network', 'air')!;
-  expect(networkText(air, 'radio.endUnits')).toBe('1');
-  expect(after(editNetwork(air, 'radio.endUnits', '3')).get('network', 'air')?.radio?.endUnits).toBe(3);
-  expect(after(editNetwork(air, 'radio.blocked', '1, 7–9')).get('network', 'air')?.radio?.blocked).toBe('1, 7–9');
-  expect(editNetwork(air, 'radio.repeaters', 'two').problem).toContain('“two” is not a whole number');
+  expect(fieldText(RADIO_UNITS, 'endUnits', air, start)).toBe('1');
+  expect(after(editField(RADIO_UNITS, 'endUnits', air, '3', typing())).get('network', 'air')?.radio?.endUnits).toBe(3);
+  expect(after(editField(RADIO_UNITS, 'blocked', air, '1, 7–9', typing())).get('network', 'air')?.radio?.blocked).toBe(
+    '1, 7–9',
+  );
+  expect(editField(RADIO_UNITS, 'repeaters', air, 'two', typing()).problem).toContain('“two” is not a whole number');
 });
 
 test('every form of a profile’s figures is understood, shown with its value, and edited back to itself', () => {
@@ -123,7 +139,8 @@ test('every form of a profile’s figures is understood, shown with its value, a
 });
 
 test('which traffic a port takes, and the pool of its tunnel', () => {
-  const typed = (column: 'takes' | 'tunnel', text: string) => editPort(start, portb(start), column, text, fresh);
+  const typed = (column: 'takes' | 'tunnel', text: string) =>
+    editField(PORT, column, portb(start), text, { project: start, newId: fresh });
   expect(portb(after(typed('takes', 'Program transfer, looking on')))).toMatchObject({
     takes: ['looking on', 'program transfer'],
   });
@@ -144,22 +161,22 @@ test('a port that is switched off in a role is said to be so', () => {
 
 test('a station of another project, and the revision that was taken; it is no own party then', () => {
   const sc = (project: Project) => project.get('station', 'sc')!;
-  const taken = after(editStation(start, sc(start), 'takenFrom', 'Harbour works, GateCtl, revision 12'));
+  const taken = after(editField(STATION, 'takenFrom', sc(start), 'Harbour works, GateCtl, revision 12', typing(start)));
   expect(sc(taken)).toMatchObject({
     party: 'in another project',
     takenFrom: { project: 'Harbour works', station: 'GateCtl', revision: '12' },
   });
-  expect(takenFromText(sc(taken))).toBe('Harbour works, GateCtl, 12');
-  expect(editStation(start, sc(start), 'takenFrom', 'Harbour works').problem).toContain(
+  expect(fieldText(STATION, 'takenFrom', sc(taken), taken)).toBe('Harbour works, GateCtl, 12');
+  expect(editField(STATION, 'takenFrom', sc(start), 'Harbour works', typing(start)).problem).toContain(
     'names no station of another project',
   );
-  const newer = after(editStation(taken, sc(taken), 'newest', 'revision 14'), taken);
+  const newer = after(editField(STATION, 'newest', sc(taken), 'revision 14', typing(taken)), taken);
   expect(theFinding(newer, 'DOC 4').params).toMatchObject({ revision: '12', newest: '14' });
-  const again = after(editStation(newer, sc(newer), 'takenFrom', 'Harbour works, GateCtl, 14'), newer);
+  const again = after(editField(STATION, 'takenFrom', sc(newer), 'Harbour works, GateCtl, 14', typing(newer)), newer);
   expect(sc(again).takenFrom).toMatchObject({ revision: '14', newest: '14' });
   expect(codesOf(again)).not.toContain('DOC 4');
-  expect(editStation(start, sc(start), 'newest', '14').problem).toContain('is of this project');
+  expect(editField(STATION, 'newest', sc(start), '14', typing(start)).problem).toContain('is of this project');
   // What it says counts as described until that party has confirmed it.
   expect(new CheckEngine(taken).laneResults.get('lane3')?.verdict).toBe('described');
-  expect(sc(after(editStation(taken, sc(taken), 'takenFrom', ''), taken)).takenFrom).toBeNull();
+  expect(sc(after(editField(STATION, 'takenFrom', sc(taken), '', typing(taken)), taken)).takenFrom).toBeNull();
 });

@@ -3,18 +3,12 @@ import { added, applied } from '../testing/two-stations.testing.js';
 import { routedPlant } from '../testing/routed-plant.testing.js';
 import type { FieldEdit } from '../text/field-edit.js';
 import type { Project } from '../model/project.js';
-import {
-  editExpectation,
-  editHelper,
-  editRoute,
-  readPair,
-  stationNamed,
-  type ExpectationColumn,
-  type HelperColumn,
-  type RouteColumn,
-} from './edit-route.js';
 import { letsText } from '../route/hop.js';
 import { waysOf } from '../route/ways-of.js';
+import { editField } from './field.js';
+import { EXPECTATION, HELPER, ROUTE, readPair } from './route.js';
+import { stationNamed } from './simple-fields.js';
+import { typing } from '../testing/typing.testing.js';
 
 const start = routedPlant();
 const after = (edit: FieldEdit, project: Project = start) => {
@@ -22,7 +16,8 @@ const after = (edit: FieldEdit, project: Project = start) => {
   return applied(project, { id: 'e', label: '', changes: edit.changes });
 };
 const routeId = 'to-t';
-const route = (column: RouteColumn, text: string) => editRoute(start, start.get('route', routeId)!, column, text);
+const route = (column: keyof typeof ROUTE.fields, text: string) =>
+  editField(ROUTE, column, start.get('route', routeId)!, text, typing(start));
 
 test.each([
   ['from', ' r ', { from: 'r', port: null }],
@@ -83,8 +78,8 @@ test.each([
 
 describe('an expectation', () => {
   const project = start;
-  const edit = (column: ExpectationColumn, text: string) =>
-    editExpectation(project, project.get('expectation', 'not')!, column, text);
+  const edit = (column: keyof typeof EXPECTATION.fields, text: string) =>
+    editField(EXPECTATION, column, project.get('expectation', 'not')!, text, typing(project));
 
   test.each([
     ['from', 't', { from: 't' }],
@@ -114,7 +109,8 @@ describe('an expectation', () => {
 });
 
 describe('a helper object', () => {
-  const edit = (column: HelperColumn, text: string) => editHelper(start.get('helper', 'helper')!, column, text);
+  const edit = (column: keyof typeof HELPER.fields, text: string) =>
+    editField(HELPER, column, start.get('helper', 'helper')!, text, typing());
 
   test.each([
     ['drawnAs', ' dummy station ', { drawnAs: 'dummy station' }],

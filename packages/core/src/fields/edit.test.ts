@@ -1,25 +1,31 @@
 import { applied, edited, twoStations } from '../testing/two-stations.testing.js';
 import { newArea, newView } from '../create/new-entities.js';
 import type { NotationId } from '../model/words.js';
-import { editArea, editReservation, editView, formatWritten, type ViewColumn } from './edit-area.js';
-import { editNetwork } from './edit-network.js';
-import { editPort, type PortColumn } from './edit-port.js';
-import { editStation, type StationColumn } from './edit-station.js';
 import type { FieldEdit } from '../text/field-edit.js';
-import { editExchange, editTold, type ExchangeField } from './edit-exchange.js';
 import { createExchange } from '../exchange/create-exchange.js';
+import { editField, fieldText } from './field.js';
+import { AREA } from './area.js';
+import { editTold } from './end.js';
+import { EXCHANGE } from './exchange.js';
+import { NETWORK } from './network.js';
+import { PORT } from './port.js';
+import { addReservation, RESERVATION } from './reservation.js';
+import { STATION } from './station.js';
+import { VIEW } from './view.js';
+import { entryOf, typing } from '../testing/typing.testing.js';
 
 const after = (edit: FieldEdit, project = twoStations()) =>
   applied(project, { id: 'e', label: '', changes: edit.changes });
-const station = (column: StationColumn, text: string) => {
+const station = (column: keyof typeof STATION.fields, text: string) => {
   const project = twoStations();
-  return editStation(project, project.get('station', 'sa')!, column, text);
+  return editField(STATION, column, project.get('station', 'sa')!, text, typing(project));
 };
-const port = (column: PortColumn, text: string) => {
+const port = (column: keyof typeof PORT.fields, text: string) => {
   const project = twoStations();
-  return editPort(project, project.get('port', 'portb')!, column, text, () => 'fresh');
+  return editField(PORT, column, project.get('port', 'portb')!, text, { project: project, newId: () => 'fresh' });
 };
-const exchange = (field: ExchangeField, text: string) => editExchange(twoStations().get('exchange', 'x')!, field, text);
+const exchange = (field: keyof typeof EXCHANGE.fields, text: string) =>
+  editField(EXCHANGE, field, twoStations().get('exchange', 'x')!, text, typing());
 
 test('several roles, and a profile by its name', () => {
   expect(after(station('roles', 'controller, router')).get('station', 'sa')!.roles).toEqual(['controller', 'router']);
@@ -45,10 +51,13 @@ test('ports, units and sizes are whole numbers in their range', () => {
   expect(port('tcpPort', '70000').problem).toContain('70000 is out of range');
   expect(port('unit', '3,5').problem).toContain('with a comma');
   const area = twoStations().get('area', 'areaa')!;
-  expect(after(editArea(area, 'words', '6144 words')).get('area', 'areaa')!.words).toBe(6144);
-  expect(editArea(area, 'words', '-1').problem).toContain('is not a whole number');
-  expect(after(editArea(area, 'writers', 'exchanges only')).get('area', 'areaa')!.writers).toEqual([]);
-  expect(after(editArea(area, 'writers', 'program, keys')).get('area', 'areaa')!.writers).toEqual(['program', 'keys']);
+  expect(after(editField(AREA, 'words', area, '6144 words', typing())).get('area', 'areaa')!.words).toBe(6144);
+  expect(editField(AREA, 'words', area, '-1', typing()).problem).toContain('is not a whole number');
+  expect(after(editField(AREA, 'writers', area, 'exchanges only', typing())).get('area', 'areaa')!.writers).toEqual([]);
+  expect(after(editField(AREA, 'writers', area, 'program, keys', typing())).get('area', 'areaa')!.writers).toEqual([
+    'program',
+    'keys',
+  ]);
 });
 
 test('a view of the area’s own, and a reservation by address', () => {
@@ -59,12 +68,22 @@ test('a view of the area’s own, and a reservation by address', () => {
     { own: { order: 1, name: 'v', notation: 'iec elements', unit: 16, first: 0 } },
   ]);
   const area = project.get('area', 'areaa')!;
-  const notation = after(editView(area, 'own', 'notation', 'reference 6'), project).get('area', 'areaa')!;
+  const notation = after(
+    editField(VIEW, 'notation', entryOf(area, 'views', 'own'), 'reference 6', typing()),
+    project,
+  ).get('area', 'areaa')!;
   expect(notation.views.own).toMatchObject({ notation: 'reference 6', first: 1, table: 'holding registers' });
-  expect(editView(area, 'va', 'name', 'x').problem).toContain('one of the profile');
-  const reserved = after(editReservation(project, area, 'r', 'from', 'a10'), project).get('area', 'areaa')!;
+  expect(editField(VIEW, 'name', entryOf(area, 'views', 'va'), 'x', typing()).problem).toContain('one of the profile');
+  const taken = after(addReservation(area, 'r'), project);
+  const ranged = taken.get('area', 'areaa')!;
+  const reserved = after(
+    editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'a10', typing(project)),
+    taken,
+  ).get('area', 'areaa')!;
   expect(reserved.reservations.r).toMatchObject({ start: 160 });
-  expect(editReservation(project, area, 'r', 'from', 'q10').problem).toContain('is not an address');
+  expect(
+    editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'q10', typing(project)).problem,
+  ).toContain('is not an address');
 });
 
 test('cadence in ms, s or min; another protocol brings its facts along', () => {
@@ -103,11 +122,13 @@ test('a new exchange has two ends with their first ports, the first calls', () =
 
 test('a network: its kind by the start of the word, its subnet as it is meant, or refused with what would be right', () => {
   const network = twoStations().get('network', 'net')!;
-  expect(editNetwork(network, 'kind', 'serial').changes[0]!.after).toBe('serial line');
-  expect(editNetwork(network, 'kind', 'string').problem).toContain('write ethernet, serial line');
-  expect(editNetwork(network, 'subnet', '10.48.10.7/24').changes[0]!.after).toBe('10.48.10.0/24');
-  expect(editNetwork(network, 'subnet', '10.48.10/24').problem).toContain('has 3 parts');
-  expect(editNetwork({ ...network, subnet: '10.0.0.0/8' }, 'subnet', '').changes[0]!.after).toBeUndefined();
+  expect(editField(NETWORK, 'kind', network, 'serial', typing()).changes[0]!.after).toBe('serial line');
+  expect(editField(NETWORK, 'kind', network, 'string', typing()).problem).toContain('write ethernet, serial line');
+  expect(editField(NETWORK, 'subnet', network, '10.48.10.7/24', typing()).changes[0]!.after).toBe('10.48.10.0/24');
+  expect(editField(NETWORK, 'subnet', network, '10.48.10/24', typing()).problem).toContain('has 3 parts');
+  expect(
+    editField(NETWORK, 'subnet', { ...network, subnet: '10.0.0.0/8' }, '', typing()).changes[0]!.after,
+  ).toBeUndefined();
 });
 
 test('a view: how its numbers are written, which table it has, bits of a byte offset', () => {
@@ -115,8 +136,8 @@ test('a view: how its numbers are written, which table it has, bits of a byte of
     ...newArea('a', 1, 's', 'Memory'),
     views: { v: newView(1, notation) },
   });
-  const after = (notation: NotationId, column: ViewColumn, text: string) =>
-    editView(withView(notation), 'v', column, text);
+  const after = (notation: NotationId, column: keyof typeof VIEW.fields, text: string) =>
+    editField(VIEW, column, entryOf(withView(notation), 'views', 'v'), text, typing());
   expect(after('prefix and number', 'written', 'hex, 4').changes.map((c) => c.after)).toEqual(['hexadecimal', 4]);
   expect(after('prefix and number', 'written', '5 digits').changes.map((c) => c.after)).toEqual([undefined, 5]);
   expect(after('prefix and number', 'written', 'roman').problem).toContain('write decimal, hexadecimal');
@@ -124,7 +145,7 @@ test('a view: how its numbers are written, which table it has, bits of a byte of
   expect(after('table and number', 'prefix', 'drawer').problem).toContain('holding registers');
   expect(after('byte offset', 'unit', '16').problem).toContain('a byte has 8 bits');
   expect(after('prefix and number', 'access', 'read').changes[0]!.after).toBe('read');
-  expect(formatWritten({ ...newView(1, 'prefix and number'), radix: 'hexadecimal', digits: 4 })).toBe(
-    'hexadecimal, 4 digits',
-  );
+  const entry = { ...newView(1, 'prefix and number'), radix: 'hexadecimal' as const, digits: 4 };
+  const row = { entity: withView('byte offset'), key: 'v', entry };
+  expect(fieldText(VIEW, 'written', row, twoStations())).toBe('hexadecimal, 4 digits');
 });

@@ -1,48 +1,29 @@
-/** Typed text into the fields of each kind of entity: changes, or the sentence why the text cannot be taken. */
-export {
-  type AreaColumn,
-  editArea,
-  editReservation,
-  editView,
-  formatWritten,
-  mayStartText,
-  type ReservationColumn,
-  type ViewColumn,
-  writesTable,
-} from './edit-area.js';
-export { editAttachment } from './edit-attachment.js';
-export { dropBlockMember, editBlockMember, type MemberColumn, memberText } from './edit-block-member.js';
-export { type CopyColumn, copyUnit, editCopy } from './edit-copy.js';
-export { editEnd, type EndField } from './edit-end.js';
-export { editExchange, editTold, type ExchangeField } from './edit-exchange.js';
-export { furtherText } from './edit-further.js';
-export { dropGroup, editGroup } from './edit-group.js';
-export { editImportSource } from './edit-import.js';
-export { editLanding, type LandingColumn } from './edit-landing.js';
-export { editLane } from './edit-lane.js';
-export {
-  editLine,
-  hasLineFields,
-  LINE_FIELDS,
-  LINE_WORDS,
-  type LineField,
-  type LineKind,
-  linePath,
-  lineText,
-} from './edit-line.js';
-export { listeningText } from './edit-listening.js';
-export { editModule, type ModuleColumn } from './edit-module.js';
-export { editNetwork, type NetworkColumn, networkText } from './edit-network.js';
-export { offText } from './edit-off.js';
-export { editPermitted } from './edit-permitted.js';
-export { editPort, type PortColumn } from './edit-port.js';
-export { editRack, type RackColumn } from './edit-rack.js';
-export { editExpectation, editHelper, editRoute, readPair, type RouteColumn } from './edit-route.js';
-export { POOL_UNKNOWN, tunnelText } from './edit-service-port.js';
-export { editSetting, keepForSettingBack, setBack, type SettingColumn } from './edit-setting.js';
-export { editStation, firmwareText, type StationColumn, takenFromText } from './edit-station.js';
-export { dropStep, editStep, type StepColumn } from './edit-step.js';
-export { dropMember, editMember, editStructure } from './edit-structure.js';
-export { editTag, type TagColumn } from './edit-tag.js';
-export { addZone, editZone, type ZoneColumn } from './edit-zone.js';
+/**
+ * The fields of each sort of row, declared once: how each is shown and typed, what it offers, what it is for and where
+ * findings and links name it. Tables, forms, comparisons and the help for a cell read them.
+ */
+export { AREA } from './area.js';
+export { editAttachment } from './attachment.js';
+export { addBlockPart, BLOCK_PART, dropBlockPart, partRef, partsOf } from './block-part.js';
+export { ALL_ROWS } from './catalogue.js';
+export { COPY, newCopy } from './copy.js';
+export { editTold, END } from './end.js';
+export { addStep, dropStep, EXCHANGE, STEP } from './exchange.js';
+export { editField, type Editing, entriesOf, type Field, fieldText, pathOf, type RowRef, type Rows } from './field.js';
+export { LANDING } from './landing.js';
+export { LANE } from './lane.js';
+export { isLine, LINE_PORT, type LineKind } from './line.js';
+export { MODULE } from './module.js';
+export { ETHERNET, NETWORK, RADIO, RADIO_UNITS, TOKEN_BUS } from './network.js';
+export { PORT } from './port.js';
+export { addZone, RACK, ZONE } from './rack.js';
+export { addReservation, RESERVATION } from './reservation.js';
+export { addPermitted, EXPECTATION, HELPER, PERMITTED, readPair, ROUTE } from './route.js';
+export { keepForSettingBack, setBack } from './setting-back.js';
+export { SETTING, settingRows } from './setting.js';
+export { STATION } from './station.js';
+export { addMember, addStructure, MEMBER, STRUCTURE } from './structure.js';
+export { addGroup, GROUP, IMPORT, SERIES } from './tag-lists.js';
 export { readTagContext, readTagField, tagFieldText } from './tag-field.js';
+export { addTag, TAG } from './tag.js';
+export { VIEW, viewsOf } from './view.js';

@@ -1,5 +1,6 @@
 import { addressesOf } from '../wiring/port-addresses.js';
-import { lineText, LINE_FIELDS, LINE_WORDS, hasLineFields } from '../fields/edit-line.js';
+import { fieldText } from '../fields/field.js';
+import { isLine, LINE_PORT } from '../fields/line.js';
 import { formatRadioPlace, radioPlaceOf } from '../wiring/radio-block.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
@@ -32,8 +33,11 @@ export function settingCard(project: Project, station: Station): CardLine[] {
     }
     add('gateway', port.gateway);
     add('device name', port.deviceName ?? '', 'the controller finds it by this name');
-    if (network && hasLineFields(network)) {
-      for (const field of LINE_FIELDS[network.kind]) add(LINE_WORDS[field].toLowerCase(), lineText(port, field));
+    if (network && isLine(network)) {
+      const rows = LINE_PORT[network.kind];
+      for (const [id, { title, edit }] of Object.entries(rows.fields)) {
+        if (edit) add(title.toLowerCase(), fieldText(rows, id, port, project));
+      }
     }
     add('telemetry address', port.telemetry ?? '');
   }

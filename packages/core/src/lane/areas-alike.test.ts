@@ -1,4 +1,3 @@
-import { editCopy, newCopy } from '../fields/edit-copy.js';
 import { newArea } from '../create/new-entities.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
@@ -7,6 +6,9 @@ import { editLaneCell } from '../sheet/edit-cell.js';
 import { editSheet } from '../sheet/edit-sheet.js';
 import { pasteLanes } from '../sheet/paste.js';
 import { splitBlock } from '../sheet/paste-columns.js';
+import { editField } from '../fields/field.js';
+import { COPY, newCopy } from '../fields/copy.js';
+import { typing } from '../testing/typing.testing.js';
 
 /** At both stations an area stands first in which addresses are written as in the one that is used: as data blocks do. */
 function alike(): Project {
@@ -82,8 +84,8 @@ test('what stands in a cell, typed again, changes nothing', () => {
 test('a copy that is typed again stays in its area, too', () => {
   const from = { area: 'areaa', view: 'va', number: 7 };
   const project = added(alike(), 'copy', { ...newCopy(alike(), 'copy', 'sa'), from });
-  expect(editCopy(project, 'sa', 'copy', 'from', 'a7').changes).toEqual([]);
-  expect(editCopy(project, 'sa', 'copy', 'from', 'a8').changes).toMatchObject([
+  expect(editField(COPY, 'from', project.get('copy', 'copy')!, 'a7', typing(project)).changes).toEqual([]);
+  expect(editField(COPY, 'from', project.get('copy', 'copy')!, 'a8', typing(project)).changes).toMatchObject([
     { after: { area: 'areaa', number: 8 } },
   ]);
 });

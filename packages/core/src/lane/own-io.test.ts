@@ -1,4 +1,3 @@
-import { editArea } from '../fields/edit-area.js';
 import { newArea, newStation, newView, writersOf } from '../create/new-entities.js';
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
@@ -13,6 +12,9 @@ import {
   type FieldEdit,
 } from '../testing/two-stations.testing.js';
 import { mirrorLanes } from '../sheet/mirror.js';
+import { editField } from '../fields/field.js';
+import { AREA } from '../fields/area.js';
+import { typing } from '../testing/typing.testing.js';
 
 /** Both have an input and an output image; the far side's lane is not there yet. */
 function coupled(...edits: FieldEdit[]): Project {
@@ -87,7 +89,7 @@ test('the memory of a gateway has no writer of its own; that of a controller has
   expect(writersOf({ roles: ['coupler', 'gateway'] })).toEqual([]);
   expect(writersOf({ roles: ['controller', 'gateway'] })).toEqual(['program']);
   const area = newArea('a', 1, 's', 'Memory');
-  const { changes } = editArea(area, 'kind', 'gateway memory');
+  const { changes } = editField(AREA, 'kind', area, 'gateway memory', typing());
   expect(changes.map(({ path, after }) => [path, after])).toEqual([
     [['kind'], 'gateway memory'],
     [['writers'], []],

@@ -11,10 +11,12 @@ import {
   fixed,
   type FieldEdit,
 } from '../testing/two-stations.testing.js';
-import { editTag } from '../fields/edit-tag.js';
 import { placeText } from './place-text.js';
 import { readPlace } from './read-place.js';
 import { realPlace } from './tag-place.js';
+import { editField } from '../fields/field.js';
+import { addTag, TAG } from '../fields/tag.js';
+import { typing } from '../testing/typing.testing.js';
 
 const tag = (id: string, name: string, rest: Partial<Tag>): Tag => ({
   ...{ id, order: 10, station: 'sa', name, type: { base: 'REAL', count: 4 }, place: null },
@@ -89,11 +91,15 @@ test('DIR 3: the tag says whether others may use it; a local one is hidden from 
 
 test('deleting a tag empties the places that it named; what is typed wrong stays as typed, with why', () => {
   const project = plant();
-  expect(editTag(project, 'sa', 't1', 'type', 'REEL').changes[0]!.after).toEqual({ typed: 'REEL' });
-  expect(editTag(project, 'sa', 't1', 'type', 'REEL').problem).toContain('“REEL” is not a type known here');
-  expect(editTag(project, 'sa', 't1', 'place', 'zz9').problem).toContain('zz9');
-  expect(editTag(project, 'sa', 't1', 'open', 'may re')).toMatchObject({ problem: null });
-  expect(editTag(project, 'sa', 'fresh', 'name', 'New').changes[0]).toMatchObject({ kind: 'tag', path: [] });
+  expect(editField(TAG, 'type', project.get('tag', 't1')!, 'REEL', typing(project)).changes[0]!.after).toEqual({
+    typed: 'REEL',
+  });
+  expect(editField(TAG, 'type', project.get('tag', 't1')!, 'REEL', typing(project)).problem).toContain(
+    '“REEL” is not a type known here',
+  );
+  expect(editField(TAG, 'place', project.get('tag', 't1')!, 'zz9', typing(project)).problem).toContain('zz9');
+  expect(editField(TAG, 'open', project.get('tag', 't1')!, 'may re', typing(project))).toMatchObject({ problem: null });
+  expect(addTag(project, 'sa', 'fresh', 'New').changes[0]).toMatchObject({ kind: 'tag', path: [] });
 });
 
 test('a bit of a long element, and an element of an array of BOOLs, lie where the station keeps them', () => {

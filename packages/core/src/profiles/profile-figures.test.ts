@@ -1,9 +1,11 @@
 import { applied, codesOf, twoStations } from '../testing/two-stations.testing.js';
 import type { FieldEdit } from '../text/field-edit.js';
 import { addFigure } from './add-figure.js';
-import { dropBlockMember, editBlockMember } from '../fields/edit-block-member.js';
 import { profileBlocks } from './member-block.js';
 import { editProfile, newProfile, profileFigures } from './profile-figures.js';
+import { editField } from '../fields/field.js';
+import { addBlockPart, BLOCK_PART, dropBlockPart } from '../fields/block-part.js';
+import { partOf, typing } from '../testing/typing.testing.js';
 
 const profile = () => twoStations().get('profile', 'pa')!;
 const after = (edit: FieldEdit) => applied(twoStations(), { id: 'e', label: '', changes: edit.changes });
@@ -78,14 +80,15 @@ test('a block that a type takes of its memory: added, its parts typed, never sho
   });
   expect(profileFigures(own()).find((f) => f.id === 'blocks.card')?.value).toBe(form);
   const block = () => profileBlocks(own())[0]!;
-  typed(editBlockMember(block(), 'm1', 'name', 'Listen'));
-  typed(editBlockMember(block(), 'm2', 'offset', '6 words'));
-  typed(editBlockMember(block(), 'm2', 'bits', '1 word'));
+  typed(addBlockPart(block(), 'm1', 'Listen'));
+  typed(addBlockPart(block(), 'm2', ''));
+  typed(editField(BLOCK_PART, 'offset', partOf(block(), 'm2'), '6 words', typing()));
+  typed(editField(BLOCK_PART, 'bits', partOf(block(), 'm2'), '1 word', typing()));
   expect(own().blocks!.card!.members).toMatchObject({ m1: { name: 'Listen', bits: 1 }, m2: { offset: 96, bits: 16 } });
   expect(editProfile(own(), 'blocks.card', 'value', '8 bytes of memory').problem).toContain('they reach to byte 14');
   expect(editProfile(own(), 'blocks.card', 'value', 'a lot').problem).toContain(`write it as in ${form}`);
   typed(editProfile(own(), 'blocks.card', 'value', '32 bytes of memory'));
-  typed(dropBlockMember(block(), 'm1'));
+  typed(dropBlockPart(partOf(block(), 'm1')));
   expect(own().blocks!.card).toMatchObject({ length: 256, firstStart: null, members: { m2: { bits: 16 } } });
   typed(editProfile(own(), 'blocks.card', 'value', ''));
   expect(own().blocks).toEqual({});

@@ -1,9 +1,11 @@
 import { inspectEntity } from '../model/inspect.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
-import { editStation } from '../fields/edit-station.js';
 import { replaceProfile } from './replace-profile.js';
 import { applied, twoStations } from '../testing/two-stations.testing.js';
 import { profilesToChoose, SHIPPED_PROFILES } from './shipped.js';
+import { editField } from '../fields/field.js';
+import { STATION } from '../fields/station.js';
+import { typing } from '../testing/typing.testing.js';
 
 test('every profile that comes with Dialoga is whole, named once, and each figure has its source', () => {
   for (const profile of SHIPPED_PROFILES) {
@@ -30,12 +32,12 @@ test('small and large controllers are there in both byte orders', () => {
 test('the first station of a type takes its profile into the project, the second finds it there', () => {
   const project = twoStations();
   expect(project.get('profile', 'profile-panel')).toBeUndefined();
-  const edit = editStation(project, project.get('station', 'sa')!, 'profile', 'operator panel');
+  const edit = editField(STATION, 'profile', project.get('station', 'sa')!, 'operator panel', typing(project));
   expect(edit.problem).toBeNull();
   const taken = applied(project, { id: 'c', label: '', changes: edit.changes });
   expect(taken.get('station', 'sa')?.profile).toBe('profile-panel');
   expect(taken.get('profile', 'profile-panel')?.name).toBe('Operator panel');
-  const second = editStation(taken, taken.get('station', 'sb')!, 'profile', 'Operator panel');
+  const second = editField(STATION, 'profile', taken.get('station', 'sb')!, 'Operator panel', typing(taken));
   expect(second.changes).toHaveLength(1);
   expect(profilesToChoose(taken).filter((p) => p.name === 'Operator panel')).toHaveLength(1);
 });

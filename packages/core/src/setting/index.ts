@@ -1,2 +1,1 @@
 /** What has to be got into a device, what was sent, and whether it is in force. */
-export { fieldsToSet, type FieldToSet } from './fields-to-set.js';

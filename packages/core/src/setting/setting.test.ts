@@ -2,16 +2,25 @@ import type { Change } from '../change/change.js';
 import type { Project } from '../model/project.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, applied, edited } from '../testing/two-stations.testing.js';
-import { editSetting, keepForSettingBack, setBack, type SettingColumn } from '../fields/edit-setting.js';
 import { fieldsToSet } from './fields-to-set.js';
+import { editField } from '../fields/field.js';
+import { SETTING } from '../fields/setting.js';
+import { keepForSettingBack, setBack } from '../fields/setting-back.js';
 
 const SAID = { by: 'R. Vale', at: '2026-05-12T08:00:00Z' };
 const fields = (project: Project, station = 'sb') => fieldsToSet(project, project.get('station', station)!);
 const field = (project: Project, id: string) => fields(project).find((f) => f.field === id)!;
 const after = (project: Project, changes: Change[]) => applied(project, { id: 'c', label: '', changes });
 
-function typed(project: Project, id: string, column: SettingColumn, text: string): Project {
-  const edit = editSetting(project, 'sb', field(project, id), column, text, 'fresh', SAID);
+const typedAt = (project: Project, id: string, column: keyof typeof SETTING.fields, text: string) =>
+  editField(SETTING, column, { station: 'sb', planned: field(project, id) }, text, {
+    project,
+    newId: () => 'fresh',
+    ...SAID,
+  });
+
+function typed(project: Project, id: string, column: keyof typeof SETTING.fields, text: string): Project {
+  const edit = typedAt(project, id, column, text);
   if (edit.problem !== null) throw new Error(edit.problem);
   return after(project, edit.changes);
 }
@@ -62,11 +71,9 @@ test('how it is changed, for which firmware, and what is not understood', () => 
   const known = typed(typed(smallPlant(), id, 'how', 'by serial'), id, 'firmware', '4.x');
   expect(field(known, id).setting).toMatchObject({ id: 'set1', how: 'by serial line first', firmware: '4.x' });
   expect(field(typed(known, id, 'how', ''), id).setting).not.toHaveProperty('how');
-  const wrong = editSetting(known, 'sb', field(known, id), 'state', 'perhaps', 'x', SAID);
+  const wrong = typedAt(known, id, 'state', 'perhaps');
   expect(wrong.problem).toContain('“perhaps” is no state; write not sent, sent, in force after a restart, in force');
-  expect(editSetting(known, 'sb', field(known, id), 'firmware', 'new', 'x', SAID).problem).toContain(
-    '“new” is no revision',
-  );
+  expect(typedAt(known, id, 'firmware', 'new').problem).toContain('“new” is no revision');
 });
 
 test('an adapter keeps what it had until it is set back, also over several changes', () => {

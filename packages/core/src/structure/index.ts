@@ -1,3 +1,2 @@
 /** Structured types: their members, and where each lies by the layout rule of an end. */
 export { type LaidStructure, layOut } from './lay-out.js';
-export { typeText } from './type-text.js';

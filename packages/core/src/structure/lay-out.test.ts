@@ -8,8 +8,10 @@ import type { Structure } from '../model/structure.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added } from '../testing/two-stations.testing.js';
 import type { Frame } from '../data/layout.js';
-import { editMember } from '../fields/edit-structure.js';
 import { containsItself, layOut } from './lay-out.js';
+import { editField } from '../fields/field.js';
+import { addMember, MEMBER } from '../fields/structure.js';
+import { entryOf, typing } from '../testing/typing.testing.js';
 
 type Table = Record<string, { size: number; offsets: Record<string, number> }>;
 const table = (file: string) => JSON.parse(readFileSync(join(__dirname, 'check-values', file), 'utf8')) as Table;
@@ -155,17 +157,19 @@ test('a structure that contains itself has no layout, over any number of others'
 test('a member is typed with its type at once; one that would lead back to its structure is refused', () => {
   const outer = PROJECT.get('structure', 'outer')!;
   const inner = PROJECT.get('structure', 'inner')!;
-  expect(editMember(PROJECT, inner, 'new', 'name', 'Speed REAL ×2').changes[0]!.after).toEqual({
+  expect(addMember(PROJECT, inner, 'new', 'Speed REAL ×2').changes[0]!.after).toEqual({
     ...{ order: 11, name: 'Speed', type: { base: 'REAL', count: 2 } },
   });
   // A name may have spaces where no type follows.
-  expect(editMember(PROJECT, inner, 'new', 'name', 'Motor speed').changes[0]!.after).toMatchObject({
+  expect(addMember(PROJECT, inner, 'new', 'Motor speed').changes[0]!.after).toMatchObject({
     name: 'Motor speed',
     type: null,
   });
-  expect(editMember(PROJECT, inner, 'm0', 'type', 'outer').problem).toContain('would make inner contain itself');
-  expect(editMember(PROJECT, outer, 'm0', 'type', 'REEL')).toMatchObject({
-    changes: [{ after: { type: { typed: 'REEL' } } }],
+  expect(editField(MEMBER, 'type', entryOf(inner, 'members', 'm0'), 'outer', typing(PROJECT)).problem).toContain(
+    'would make inner contain itself',
+  );
+  expect(editField(MEMBER, 'type', entryOf(outer, 'members', 'm0'), 'REEL', typing(PROJECT))).toMatchObject({
+    changes: [{ path: ['members', 'm0', 'type'], after: { typed: 'REEL' } }],
     problem: expect.stringContaining('“REEL” is not a type known here') as string,
   });
 });

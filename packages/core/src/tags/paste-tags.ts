@@ -3,13 +3,14 @@ import { put, set } from '../change/make.js';
 import type { Project } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
 import type { FieldEdit } from '../text/field-edit.js';
-import { newTag, type TagColumn } from '../fields/edit-tag.js';
+import type { TagField } from '../formats/tag-list.js';
+import { newTag } from '../fields/tag.js';
 import { readTagContext, readTagField } from '../fields/tag-field.js';
 
 /** Where a block of cells lands: the tags as they stand from the cursor on, and the columns; null: one that is not typed into. */
 export interface PasteTarget {
   tags: readonly string[];
-  columns: readonly (TagColumn | null)[];
+  columns: readonly (TagField | 'name' | 'notUsed' | null)[];
 }
 
 /** Tab-separated text from the cursor on: what stands there is changed, rows beyond become tags. What cannot be read is kept. */

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { newPort, newStation } from '../create/new-entities.js';
 import type { Project } from '../model/project.js';
-import { editAttachment } from '../fields/edit-attachment.js';
-import { editLine } from '../fields/edit-line.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
 import { added, applied, edited } from '../testing/two-stations.testing.js';
 import { attachmentsOf, attachmentWords, shortAddress } from './attachments.js';
 import { copiesOf, followUp, tickCopy, untickCopy } from '../told/copies.js';
 import { ledgerOf, nextFreeInLedger } from './ledger.js';
+import { editAttachment } from '../fields/attachment.js';
+import { editField } from '../fields/field.js';
+import { LINE_PORT } from '../fields/line.js';
 
 const typed = (project: Project, station: string, network: string, port: string | null, text: string) =>
   editAttachment(
@@ -72,11 +73,15 @@ test('a new member of a line takes over its settings, and the next free unit', (
 
 test('settings are written in one way; what cannot be read stays as typed', () => {
   const port = smallPlant().get('port', 'pl1')!;
-  const value = (field: 'serial' | 'busRate', text: string) => editLine(port, field, text).changes[0]?.after;
+  const onLine = (field: string, text: string) => {
+    const rows = Object.values(LINE_PORT).find(({ fields }) => field in fields)!;
+    return editField(rows, field, port, text, { project: smallPlant(), newId: () => '' });
+  };
+  const value = (field: 'serial' | 'busRate', text: string) => onLine(field, text).changes[0]?.after;
   expect(value('serial', '19.2k,8,N,1')).toBe('19200 8N1');
   expect(value('serial', 'fast')).toBe('fast');
   expect(value('busRate', '1500 kbit/s')).toBe('1.5 Mbit/s');
-  expect(editLine(port, 'electrical', 'RS-999').problem).toContain('“RS-999” is no standard');
+  expect(onLine('electrical', 'RS-999').problem).toContain('“RS-999” is no standard');
 });
 
 test('the runs of a ledger cover every address once, in order, and each port stands in its own', () => {

@@ -1,10 +1,7 @@
 /** Networks and ports: addresses, masks, serial settings, and the spaces in which numbers are unique. */
 export { type AttachmentRow, attachmentsOf, attachmentWords } from './attachments.js';
-export { freeSubnet } from './free-subnet.js';
-export { formatSubnet, parseMask } from './ipv4.js';
+export { parseMask } from './ipv4.js';
 export { type Ledger, ledgerOf, type LedgerRun, nextFreeInLedger } from './ledger.js';
-export { listeningOn } from './listening.js';
 export { numberText } from './numbers-on.js';
 export { ownPorts } from './own-port.js';
-export { formatRadioPlace, radioPlaceOf } from './radio-block.js';
 export { settingsOfLine } from './serial-settings.js';

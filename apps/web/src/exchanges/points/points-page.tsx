@@ -1,5 +1,5 @@
 import { set } from '@dialoga/core/change';
-import { editLane, editTag } from '@dialoga/core/fields';
+import { editField, LANE, TAG } from '@dialoga/core/fields';
 import { BINDINGS, childrenOf, POLARITIES, SIGNAL_KINDS, type Project } from '@dialoga/core/model';
 import { pointRows, type PointRow } from '@dialoga/core/tags';
 import type { FieldEdit } from '@dialoga/core/text';
@@ -9,6 +9,7 @@ import { useWrongCells } from '../../findings/use-wrong-cells';
 import { NothingHere } from '../../page/nothing-here';
 import { Grid } from '../../grid/grid';
 import type { GridColumn, GridRow } from '../../grid/types';
+import { typingNow } from '../../entities/use-shown';
 import { useTableOf } from '../../grid/use-table';
 import { useStateOf } from '../../store/store';
 import { Empty, PageTitle } from '../../theme/parts';
@@ -47,6 +48,7 @@ export function PointsPage() {
     return {
       id: point.lane.id,
       height: 24,
+      edit: (now, column, text) => edited(now, point, column, text),
       cells: [
         { text: point.name },
         mine
@@ -86,15 +88,17 @@ export function PointsPage() {
       ],
     };
   };
-  function edited(now: Project, row: string, column: number, text: string): FieldEdit[] {
-    const point = points.find((p) => p.lane.id === row);
-    if (!point) return [];
-    const { lane, caller, mine, theirs } = point;
-    const claim = caller?.claim;
-    const tag = (which: typeof mine, field: 'signal' | 'element' | 'polarity') =>
-      which ? [editTag(now, which.station, which.id, field, text)] : [];
+  function edited(now: Project, { lane, caller, mine, theirs }: PointRow, column: number, text: string): FieldEdit[] {
+    const claim = caller && now.get('claim', caller.claim.id);
+    const known = now.get('lane', lane.id);
+    const tag = (which: typeof mine, field: 'signal' | 'element' | 'polarity') => {
+      const one = which && now.get('tag', which.id);
+      return one ? [editField(TAG, field, one, text, typingNow(now))] : [];
+    };
     const said = (field: 'toldPlace' | 'toldStation') =>
       claim ? [{ changes: [set('claim', claim, [field], text.trim() || null)], problem: null }] : [];
+    const ofLane = (field: 'binding' | 'contact') =>
+      known ? [editField(LANE, field, known, text, typingNow(now))] : [];
     switch (COLUMNS[column]?.id) {
       case 'signal':
         return tag(mine, 'signal');
@@ -109,15 +113,15 @@ export function PointsPage() {
       case 'station':
         return said('toldStation');
       case 'binding':
-        return [editLane(lane, 'binding', text)];
+        return ofLane('binding');
       case 'contact':
-        return [editLane(lane, 'contact', text)];
+        return ofLane('contact');
       default:
         return [];
     }
   }
   const chosen = points.find((point) => point.lane.id === at);
-  const table = tableOf({ label: 'Edit a point', columns: COLUMNS, rows: points.map(rowFor), edit: edited });
+  const table = tableOf({ label: 'Edit a point', columns: COLUMNS, rows: points.map(rowFor) });
   return (
     <>
       <PageTitle>

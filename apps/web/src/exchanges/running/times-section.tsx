@@ -1,18 +1,15 @@
-import { editExchange, type ExchangeField } from '@dialoga/core/fields';
+import { editField, EXCHANGE } from '@dialoga/core/fields';
+import { childrenOf, type Exchange } from '@dialoga/core/model';
+import { FieldInput } from '../../entities/field-input';
+import { typingNow } from '../../entities/use-shown';
+import { cellText } from '../../findings/cell-text';
 import { laneName } from '@dialoga/core/lane';
-import { childrenOf, ON_RETURN, SINKS_ON_LOSS, SOURCE_ON_LOSS, type Exchange } from '@dialoga/core/model';
 import { linePassOf } from '@dialoga/core/time';
 import { useWrongCells } from '../../findings/use-wrong-cells';
 import { Facts } from './facts';
-import { InlineInput } from '../../forms/inline-input';
 import { InlineSelect } from '../../forms/inline-select';
 import { useEdits } from '../../store/use-edits';
 import { useStateOf } from '../../store/store';
-
-const orUndecided = (words: readonly string[]) => [
-  { value: '', text: 'not decided' },
-  ...words.map((word) => ({ value: word, text: word })),
-];
 
 /** Rhythm, waiting times, and what is decided for the time when the link is gone and for its return. */
 export function TimesSection({ exchange }: { exchange: Exchange }) {
@@ -20,45 +17,28 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
   const commit = useEdits();
   const wrong = useWrongCells('exchange');
   const pass = linePassOf(project, exchange);
-  const put = (field: ExchangeField) => (text: string) =>
-    commit(`${exchange.name}: ${field}`, [editExchange(exchange, field, text)]);
-  const time = (label: string, field: ExchangeField & keyof Exchange, empty: string) => (
+  const fact = (field: keyof typeof EXCHANGE.fields, empty: string, choice = false) => (
     <div>
-      <dt>{label}</dt>
+      <dt>{EXCHANGE.fields[field].title}</dt>
       <dd>
-        <InlineInput
-          id={`exchange:${exchange.id}:${field}`}
-          label={label}
-          value={exchange[field] ? `${String(exchange[field])} ms` : ''}
-          placeholder={empty}
-          differs={wrong(exchange.id, field)}
-          onCommit={put(field)}
-        />
-      </dd>
-    </div>
-  );
-  const choice = (label: string, field: 'sinks' | 'source' | 'back', words: readonly string[]) => (
-    <div>
-      <dt>{label}</dt>
-      <dd>
-        <InlineSelect
-          id={`exchange:${exchange.id}:onLoss:${field}`}
-          label={label}
-          value={exchange.onLoss?.[field] ?? ''}
-          options={orUndecided(words)}
-          differs={wrong(exchange.id, 'onLoss', field)}
-          onChoose={put(field)}
+        <FieldInput
+          of={EXCHANGE}
+          row={exchange}
+          field={field}
+          empty={empty}
+          choice={choice}
+          step={`${exchange.name}: ${EXCHANGE.fields[field].title}`}
         />
       </dd>
     </div>
   );
   return (
     <Facts>
-      {time('Cadence', 'cadence', 'on request')}
-      {time('Response delay', 'responseDelay', 'not set')}
-      {time('Timeout', 'timeout', 'not set')}
-      {time('Keep-alive', 'keepAlive', 'not used')}
-      {time('Closed when quiet for', 'inactivity', 'never')}
+      {fact('cadence', 'on request')}
+      {fact('responseDelay', 'not set')}
+      {fact('timeout', 'not set')}
+      {fact('keepAlive', 'not used')}
+      {fact('inactivity', 'never')}
       {pass && (
         <div>
           <dt>A pass over the line</dt>
@@ -67,26 +47,15 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
           </dd>
         </div>
       )}
-      {choice('On a lost link the sinks', 'sinks', SINKS_ON_LOSS)}
-      {choice('The source’s program', 'source', SOURCE_ON_LOSS)}
-      {choice('When it is back, outputs', 'back', ON_RETURN)}
-      <div>
-        <dt>Not sent again</dt>
-        <dd>
-          <InlineInput
-            label="Not sent again"
-            value={exchange.onLoss?.notRepeated ?? ''}
-            placeholder="not set"
-            mono={false}
-            onCommit={put('notRepeated')}
-          />
-        </dd>
-      </div>
+      {fact('sinks', 'not decided', true)}
+      {fact('source', 'not decided', true)}
+      {fact('back', 'not decided', true)}
+      {fact('notRepeated', 'not set')}
       <div>
         <dt>Heartbeat or status</dt>
         <dd>
           <InlineSelect
-            id={`exchange:${exchange.id}:watchedBy`}
+            id={cellText({ kind: 'exchange', id: exchange.id, path: ['watchedBy'] })}
             label="Heartbeat or status"
             value={exchange.watchedBy ?? ''}
             options={[
@@ -94,7 +63,11 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
               ...childrenOf(project, 'lane', exchange.id).map((l) => ({ value: l.id, text: laneName(project, l) })),
             ]}
             differs={wrong(exchange.id, 'watchedBy')}
-            onChoose={put('watchedBy')}
+            onChoose={(text) =>
+              commit(`${exchange.name}: heartbeat or status`, [
+                editField(EXCHANGE, 'watchedBy', exchange, text, typingNow(project)),
+              ])
+            }
           />
         </dd>
       </div>

@@ -1,7 +1,6 @@
 import { newPort } from '../../../create/new-entities.js';
 import type { Project } from '../../../model/project.js';
 import { apply } from '../../../change/apply.js';
-import { editPermitted } from '../../../fields/edit-permitted.js';
 import type { FieldEdit as FieldResult } from '../../../text/field-edit.js';
 import { noWayBack, routedPlant } from '../../../testing/routed-plant.testing.js';
 import {
@@ -13,6 +12,9 @@ import {
   wordsOf,
   type FieldEdit,
 } from '../../../testing/two-stations.testing.js';
+import { editField } from '../../../fields/field.js';
+import { addPermitted, PERMITTED } from '../../../fields/route.js';
+import { permittedOf, typing } from '../../../testing/typing.testing.js';
 
 const plant = (...edits: FieldEdit[]): Project => edited(routedPlant(), ...edits);
 const stated = (text: string): FieldEdit => ['route', 'to-t', 'stated', text];
@@ -60,11 +62,13 @@ test('a text that a program may build takes the name of the station that it lead
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     return project.with(applied.entities).get('route', route.id)!.built!.permitted;
   };
-  expect(after(editPermitted(project, route, 'one', 'to', 't')).one!.to).toBe('t');
-  expect(after(editPermitted(project, route, 'one', 'to', 'D')).one!.to).toBeUndefined();
-  expect(after(editPermitted(project, route, 'two', 'text', 'Bus > 7')).two).toEqual({ order: 20, text: 'Bus > 7' });
-  expect(after(editPermitted(project, route, 'one', 'text', ' '))).toEqual({});
-  expect(editPermitted(project, route, 'one', 'to', 'Nobody').problem).toContain('there is no station “Nobody”');
+  expect(after(editField(PERMITTED, 'to', permittedOf(route, 'one'), 't', typing(project))).one!.to).toBe('t');
+  expect(after(editField(PERMITTED, 'to', permittedOf(route, 'one'), 'D', typing(project))).one!.to).toBeUndefined();
+  expect(after(addPermitted(route, 'two', 'Bus > 7')).two).toEqual({ order: 20, text: 'Bus > 7' });
+  expect(after(editField(PERMITTED, 'text', permittedOf(route, 'one'), ' ', typing(project)))).toEqual({});
+  expect(editField(PERMITTED, 'to', permittedOf(route, 'one'), 'Nobody', typing(project)).problem).toContain(
+    'there is no station “Nobody”',
+  );
 });
 
 test('where another port of the one that asks leads there, that port is named and offered first', () => {

@@ -10,7 +10,8 @@ import { nextFreeNumber, parseInSpace, SPACES } from '../wiring/address-spaces.j
 import { ledgerOf, nextFreeInLedger, subnetFor } from '../wiring/ledger.js';
 import { spacesOn, takenIn, withNumber } from '../wiring/numbers-on.js';
 import { settingsOfLine } from '../wiring/serial-settings.js';
-import { editPort } from './edit-port.js';
+import { editField } from './field.js';
+import { PORT } from './port.js';
 import { changed, parseWord, refused, type FieldEdit } from '../text/field-edit.js';
 
 const WHAT_TO_TYPE: Record<Network['kind'], string> = {
@@ -121,7 +122,7 @@ function ethernet(project: Project, network: Network, port: Port, text: string, 
   if (purposeText !== text) {
     const address = addressFrom(project, network, first);
     if (address === null) return null;
-    const edit = editPort(project, port, 'address', address, newId);
+    const edit = editField(PORT, 'address', port, address, { project, newId });
     if (edit.problem !== null) return edit;
     changes.push(...edit.changes);
   }
