@@ -39,8 +39,8 @@ test('the settings of an exchange: a protocol of one’s own is described field 
     ['default port', '2000'],
     ['runs on', 'ethernet, radio'],
     ['bytes at most', '200'],
-    ['cadence, ms', '250'],
-    ['timeout, ms', '900'],
+    ['cadence', '250'],
+    ['timeout', '900'],
     ['not sent again', 'start commands'],
   ] as const) {
     await page.getByLabel(label, { exact: true }).fill(text);
@@ -49,7 +49,7 @@ test('the settings of an exchange: a protocol of one’s own is described field 
   for (const [label, word] of [
     ['carries', 'bytes'],
     ['places', 'free'],
-    ['unit told', 'yes'],
+    ['unit entered', 'yes'],
     ['the sinks', 'hold the last value'],
     ['the source', 'is told by a status'],
     ['outputs on reconnection', 'wait for a release'],

@@ -1,7 +1,6 @@
-import { editField, fieldText, pathOf, type Editing, type Field, type Rows } from '@dialoga/core/fields';
+import { editField, fieldText, pathOf, type Editing, type Field, type RowRef, type Rows } from '@dialoga/core/fields';
 import { isTyped, type Project } from '@dialoga/core/model';
 import type { FieldEdit } from '@dialoga/core/text';
-import { cellText } from '../findings/cell-text';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
 
 /** What a table adds to the fields of its rows. */
@@ -32,13 +31,16 @@ export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: re
   });
 }
 
+/** What tells a row from the others of its table; nothing is read out of it again. */
+const rowKey = ({ id, path }: RowRef): string => [id, ...(path.length > 0 ? [path.at(-1)] : [])].join(' ');
+
 /** A row of fields. Its cells are worked out when they are drawn: of a hundred thousand rows few are. */
 export function rowOf<Row, Id extends string>(row: Row, shown: Shown<Row, Id>, paths: GridRow['paths']): GridRow {
   const { of, columns, height = 26, editing } = shown;
   const ref = of.refOf(row);
   let cells: GridRow['cells'] | null = null;
   return {
-    ...{ id: cellText(ref), height, of: ref, paths: paths ?? [] },
+    ...{ id: rowKey(ref), height, of: ref, paths: paths ?? [] },
     edit: (project, column, text) => editAt(project, columns[column], text),
     get cells() {
       return (cells ??= columns.map((id) => cellOf(row, id, shown)));

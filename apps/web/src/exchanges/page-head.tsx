@@ -1,3 +1,4 @@
+import { cellText } from '../findings/cell-text';
 import { set } from '@dialoga/core/change';
 import { protocolsFor } from '@dialoga/core/exchange';
 import { editTold } from '@dialoga/core/fields';
@@ -157,7 +158,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
             )}
             {FIELD_WORDS[value.field]}{' '}
             <InlineInput
-              id={['end', end.id, 'told', value.other.id, value.field].join(':')}
+              id={cellText({ kind: 'end', id: end.id, path: ['told', value.other.id, value.field] })}
               label={`${name} was told the ${TOLD_WORDS[value.field]}`}
               value={value.isDefault ? '' : value.told}
               placeholder={value.isDefault ? value.told : value.optional ? 'left out' : 'not told'}

@@ -1,10 +1,12 @@
 import type { ChangeSet } from '@dialoga/core/change';
 import { fixesOf, textOf, type LaneResult } from '@dialoga/core/check';
 import { type Finding, lanesOf } from '@dialoga/core/finding';
-import { OPENNESS, TRIGGERS, type Lane, type End, type Exchange, type Project, type Table } from '@dialoga/core/model';
+import type { Lane, End, Exchange, Project, Table } from '@dialoga/core/model';
 import {
-  SHEET_COLUMNS,
   laneRows,
+  SECOND_FIELDS,
+  SHEET_COLUMNS,
+  SHEET_FIELDS,
   sheetLanes,
   type SheetLane,
   type PageCells,
@@ -12,18 +14,21 @@ import {
   type SheetColumn,
   type SheetRow,
 } from '@dialoga/core/sheet';
+import { cellText } from '../findings/cell-text';
 import { grouped } from '../findings/grouped';
 import { Says } from '../findings/says';
-import type { GridCell, GridRow } from '../grid/types';
+import type { GridCell } from '../grid/types';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { Chevron } from '../marks/chevron';
-
-/** Columns of the grid: a number, the left page, the difference, the right page. */
-export const NUMBER_COLUMN = 0;
-export const LEFT_START = 1;
-export const DIFFERENCE_COLUMN = LEFT_START + SHEET_COLUMNS.length;
-export const RIGHT_START = DIFFERENCE_COLUMN + 1;
-export const COLUMN_COUNT = RIGHT_START + SHEET_COLUMNS.length;
+import {
+  COLUMN_COUNT,
+  DIFFERENCE_COLUMN,
+  LEFT_START,
+  RIGHT_START,
+  sheetRowId,
+  type SheetGridRow,
+  type SheetRowRef,
+} from './sheet-cell';
 
 export interface SheetState {
   project: Project;
@@ -39,25 +44,15 @@ export interface SheetState {
   edits: (finding: Finding) => readonly ChangeSet[];
 }
 
-/** What stands on the second line under a column. */
-export const SECOND_LINE: Partial<Record<SheetColumn, SecondLineColumn>> = {
-  name: 'slot',
-  direction: 'open',
-  address: 'told',
-  length: 'header',
-  type: 'swap',
-};
-
 const MONO: readonly SheetColumn[] = ['address', 'length', 'type'];
-const DIRECTION_WORDS = ['writes', 'reads', 'both'];
 
 /** All rows of the two-ended sheet, ready for the grid. */
-export function sheetGridRows(state: SheetState): GridRow[] {
+export function sheetGridRows(state: SheetState): SheetGridRow[] {
   const { project, exchange, left, right, open } = state;
   const byLane = grouped(state.findings, lanesOf);
   const wrong = wrongCells(state.findings);
   const touching = grouped(state.findings, (f) => [...new Set(f.cells.map((cell) => cell.id))]);
-  const rows: GridRow[] = [];
+  const rows: SheetGridRow[] = [];
   for (const one of sheetLanes(project, exchange, left, right)) {
     const [a, b] = one.claims;
     const ids = { left: a?.id, right: b?.id };
@@ -72,12 +67,15 @@ export function sheetGridRows(state: SheetState): GridRow[] {
     kept.set(one.lane, { from, rows: made });
     for (const row of made) rows.push(row);
   }
-  rows.push(blankRow('newlane', 'new lane', 'new', 26));
+  rows.push(blankRow({ of: 'new lane' }, 'new lane', 'new', 26));
   return rows;
 }
 
 /** Rows by the lane that they were made for, with all that they were made from. */
-const kept = new WeakMap<Lane, { from: readonly unknown[]; rows: readonly GridRow[] }>();
+const kept = new WeakMap<Lane, { from: readonly unknown[]; rows: readonly SheetGridRow[] }>();
+
+/** A row's name and what it stands for. */
+const named = (sheet: SheetRowRef) => ({ id: sheetRowId(sheet), sheet });
 
 const same = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((value, i) => value === b[i]);
@@ -89,8 +87,8 @@ function rowsOfLane(
   found: readonly Finding[],
   ids: ClaimIds,
   wrong: Set<string>,
-): GridRow[] {
-  const rows: GridRow[] = [];
+): SheetGridRow[] {
+  const rows: SheetGridRow[] = [];
   for (const row of laneRows(state.project, state.exchange, one, opened)) {
     if (row.kind === 'item') rows.push(itemRow(state, row, ids, wrong));
     else {
@@ -102,7 +100,7 @@ function rowsOfLane(
       if (result?.verdict === 'unchecked' && result.unknown) rows.push(reasonRow(row.lane, result.unknown));
     }
   }
-  if (opened) rows.push(blankRow(`newitem:${one.lane.id}`, 'new value', 'sub', 22));
+  if (opened) rows.push(blankRow({ of: 'new value', lane: one.lane.id }, 'new value', 'sub', 22));
   return rows;
 }
 
@@ -111,41 +109,23 @@ function wrongCells(findings: readonly Finding[]): Set<string> {
   const wrong = new Set<string>();
   for (const { cells } of findings) {
     for (const { kind, id, path } of cells) {
-      wrong.add([kind, id, ...path].join(':'));
-      if (path[0] === 'items' && path.at(-1) === 'type') wrong.add(`${kind}:${id}:type`);
+      wrong.add(cellText({ kind, id, path }));
+      if (path[0] === 'items' && path.at(-1) === 'type') wrong.add(cellText({ kind, id, path: ['type'] }));
     }
   }
   return wrong;
 }
 
-type ClaimIds = { left: string | undefined; right: string | undefined };
+const claimCell = (id: string, path: readonly string[]): string => cellText({ kind: 'claim', id, path });
 
-const PATH_OF: Record<SheetColumn | SecondLineColumn, string> = {
-  name: 'name',
-  direction: 'direction',
-  area: 'place',
-  address: 'place',
-  length: 'length',
-  type: 'type',
-  told: 'toldPlace',
-  header: 'header',
-  swap: 'swap',
-  slot: 'slot',
-  open: 'open',
-  trigger: 'trigger',
-};
-const ITEM_PATH_OF: Partial<Record<SheetColumn, string>> = {
-  name: 'name',
-  area: 'unit',
-  address: 'offset',
-  type: 'type',
-};
+type ClaimIds = { left: string | undefined; right: string | undefined };
 
 function pageCells(cells: PageCells | null, claim: string | undefined, key: string | undefined, wrong: Set<string>) {
   return SHEET_COLUMNS.map((column): GridCell => {
     const cell = cells?.[column];
-    const path = key === undefined ? PATH_OF[column] : `items:${key}:${ITEM_PATH_OF[column] ?? ''}`;
-    const derived = cell?.derived ?? (key !== undefined && ITEM_PATH_OF[column] === undefined);
+    const field = SHEET_FIELDS[column];
+    const path = key === undefined ? [field.path] : ['items', key, field.ofValue ?? ''];
+    const derived = cell?.derived ?? (key !== undefined && field.ofValue === null);
     return {
       text: cell?.text ?? '',
       show: !cells && column === 'name' ? (key === undefined ? 'not filled in' : '') : undefined,
@@ -154,8 +134,9 @@ function pageCells(cells: PageCells | null, claim: string | undefined, key: stri
       mono: MONO.includes(column),
       right: column === 'length',
       unread: cell?.unread,
-      differs: claim !== undefined && (column !== 'area' || key !== undefined) && wrong.has(`claim:${claim}:${path}`),
-      ...(column === 'direction' && key === undefined ? { options: DIRECTION_WORDS } : {}),
+      differs: claim !== undefined && (column !== 'area' || key !== undefined) && wrong.has(claimCell(claim, path)),
+      about: field,
+      ...(key === undefined && field.options ? { options: field.options } : {}),
     };
   });
 }
@@ -166,7 +147,7 @@ function laneRow(
   findings: readonly Finding[],
   ids: ClaimIds,
   wrong: Set<string>,
-): GridRow {
+): SheetGridRow {
   const result = state.lanes.get(row.lane);
   const opened = state.open.has(row.lane);
   const worst = findings[0];
@@ -178,7 +159,7 @@ function laneRow(
         ? 'checking'
         : VERDICT_WORDS[verdict];
   return {
-    id: `lane:${row.lane}`,
+    ...named({ of: 'lane', lane: row.lane }),
     height: 23,
     tone: 'main',
     cells: [
@@ -212,7 +193,7 @@ function laneRow(
 }
 
 /** Under a lane: the other's place as told here, the header, and the swap. */
-function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
+function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
   const page = (cells: PageCells | null, claim: string | undefined, start: number): (GridCell | null)[] =>
     SHEET_COLUMNS.map((column): GridCell | null => {
       const wide = (field: SecondLineColumn, show: string): GridCell => ({
@@ -222,16 +203,18 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
         muted: true,
         mono: field === 'told' || field === 'header',
         right: field === 'header',
-        differs: claim !== undefined && wrong.has(`claim:${claim}:${PATH_OF[field]}`),
+        differs: claim !== undefined && wrong.has(claimCell(claim, [SECOND_FIELDS[field].path])),
+        about: SECOND_FIELDS[field],
+        ...(SECOND_FIELDS[field].options ? { options: SECOND_FIELDS[field].options } : {}),
       });
       if (!cells) return null;
       if (column === 'name' && !cells.slot) {
-        return { ...wide('trigger', cells.trigger?.text || ''), options: TRIGGERS };
+        return wide('trigger', cells.trigger?.text || '');
       }
       if (column === 'name' && cells.slot) return wide('slot', cells.slot.text ? `slot ${cells.slot.text}` : 'slot …');
       if (column === 'direction' && cells.open) {
         const through = start + SHEET_COLUMNS.indexOf('area');
-        return { ...wide('open', cells.open.text || 'open to others?'), options: OPENNESS, through };
+        return { ...wide('open', cells.open.text || 'open to others?'), through };
       }
       if (column === 'address' && cells.told)
         return wide('told', cells.told.text ? `partner: ${cells.told.text}` : 'partner: …');
@@ -240,14 +223,14 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
       return null;
     });
   return {
-    id: `second:${row.lane}`,
+    ...named({ of: 'second', lane: row.lane }),
     height: 17,
     tone: 'second',
     cells: [null, ...page(row.left, ids.left, LEFT_START), null, ...page(row.right, ids.right, RIGHT_START)],
   };
 }
 
-function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<string>): GridRow {
+function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
   const key = row.key!;
   const result = state.lanes.get(row.lane);
   const words = result?.differing[key];
@@ -264,7 +247,7 @@ function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<str
           ? 'agreed'
           : 'unchecked';
   return {
-    id: `item:${row.lane}:${key}`,
+    ...named({ of: 'value', lane: row.lane, key }),
     height: 22,
     tone: 'sub',
     cells: [
@@ -289,7 +272,7 @@ function itemRow(state: SheetState, row: SheetRow, ids: ClaimIds, wrong: Set<str
 const onlyEditable = (cell: GridCell, i: number): GridCell | null => (SHEET_COLUMNS[i] === 'direction' ? null : cell);
 
 /** What each end says, under its own page, and the fix between them. */
-function differenceRow(state: SheetState, finding: Finding): GridRow {
+function differenceRow(state: SheetState, finding: Finding): SheetGridRow {
   const { says, consequence } = textOf(finding);
   const [fix] = fixesOf(finding, state.project, state.edits(finding));
   const onPage = (i: number) => [state.left.id, state.right.id].includes(finding.parties[i]?.end ?? '');
@@ -328,20 +311,22 @@ function differenceRow(state: SheetState, finding: Finding): GridRow {
         action: { label: `Fix ${finding.code}: ${fix.label}`, run: () => state.fix(finding) },
       }
     : { text: finding.code, muted: true };
-  return { id: `difference:${finding.key}`, height: 28, tone: 'difference', cells };
+  return { ...named({ of: 'difference', finding: finding.key }), height: 28, tone: 'difference', cells };
 }
 
 /** Why a lane is unchecked, which no finding says. */
-function reasonRow(lane: string, unknown: string): GridRow {
+function reasonRow(lane: string, unknown: string): SheetGridRow {
   const cells: (GridCell | null)[] = Array.from({ length: COLUMN_COUNT }, () => null);
   cells[LEFT_START] = { text: `Unchecked: ${unknown}`, through: LEFT_START + SHEET_COLUMNS.length - 1 };
-  return { id: `reason:${lane}`, height: 28, tone: 'difference', cells };
+  return { ...named({ of: 'reason', lane }), height: 28, tone: 'difference', cells };
 }
 
-function blankRow(id: string, hint: string, tone: 'sub' | 'new', height: number): GridRow {
+function blankRow(ref: SheetRowRef, hint: string, tone: 'sub' | 'new', height: number): SheetGridRow {
   const page = SHEET_COLUMNS.map((column): GridCell | null => {
-    if (tone === 'sub' && ITEM_PATH_OF[column] === undefined) return null;
-    return { text: '', show: column === 'name' ? hint : '', editable: true, muted: true, mono: MONO.includes(column) };
+    const about = SHEET_FIELDS[column];
+    if (tone === 'sub' && about.ofValue === null) return null;
+    const show = column === 'name' ? hint : '';
+    return { text: '', show, editable: true, muted: true, mono: MONO.includes(column), about };
   });
-  return { id, height, tone, cells: [null, ...page, null, ...page] };
+  return { ...named(ref), height, tone, cells: [null, ...page, null, ...page] };
 }

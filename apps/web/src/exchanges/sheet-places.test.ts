@@ -1,13 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { CheckEngine, ruleOf } from '@dialoga/core/check';
-import type { Cell, Finding } from '@dialoga/core/finding';
+import type { Finding } from '@dialoga/core/finding';
 import { childrenOf, Table, type Project } from '@dialoga/core/model';
 import { SHEET_COLUMNS } from '@dialoga/core/sheet';
 import { readProject } from '@dialoga/core/entry';
+import { readCellText } from '../findings/cell-text';
 import { linkToCell } from '../findings/link';
 import { pasteWords } from './paste-words';
-import { COLUMN_COUNT, DIFFERENCE_COLUMN, LEFT_START, RIGHT_START, sheetGridRows } from './sheet-grid-rows';
+import { COLUMN_COUNT, DIFFERENCE_COLUMN, LEFT_START, RIGHT_START, sheetCellAt } from './sheet-cell';
+import { sheetGridRows } from './sheet-grid-rows';
 import { gridPlace, laneOfCell, linkAt } from './sheet-places';
 
 const read = readProject(readFileSync(join(__dirname, '../../../../e2e/projects/two-suppliers.dialoga.json'), 'utf8'));
@@ -29,19 +31,17 @@ const rows = (open: string[] = []) =>
     fix: () => undefined,
   });
 const claimAt = (lane: string, end: string) => childrenOf(project, 'claim', lane).find((c) => c.end === end);
-const cellOf = (link: string): Cell => {
-  const [kind = '', id = '', ...path] = link.split(':');
-  return { kind: kind as Cell['kind'], id, path };
-};
+const pages = { left: left!, right: right!, coupled: false };
 
 test('what the address bar names is where its link leads: every cell of every row', () => {
   const all = rows(['pressures', 'setpoints']);
   let checked = 0;
   for (const row of all) {
     row.cells.forEach((cell, column) => {
-      const link = cell && linkAt(row.id, column, left!, right!, claimAt, false);
+      const at = cell && sheetCellAt(all, { row: row.id, column }, pages);
+      const link = at && linkAt(at, claimAt);
       if (!link) return;
-      const place = gridPlace(cellOf(link), left!, right!, (id) => project.get('claim', id));
+      const place = gridPlace(readCellText(link)!, left!, right!, (id) => project.get('claim', id));
       // Area and address share one field: its link leads to the address.
       const name = SHEET_COLUMNS[column < DIFFERENCE_COLUMN ? column - LEFT_START : column - RIGHT_START];
       const shared = name === 'area' || (row.id.startsWith('item') && name === 'length');

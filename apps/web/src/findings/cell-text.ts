@@ -1,5 +1,5 @@
 import type { Cell } from '@dialoga/core/finding';
-import { isKind } from '@dialoga/core/model';
+import type { Kind } from '@dialoga/core/model';
 
 /** Stands between the parts of a cell's name; ids and paths have none. */
 const BETWEEN = ':';
@@ -11,5 +11,6 @@ export const cellText = ({ kind, id, path }: Pick<Cell, 'kind' | 'id' | 'path'>)
 /** The cell that a text names; null where it names none. */
 export function readCellText(text: string): Cell | null {
   const [kind, id, ...path] = text.split(BETWEEN);
-  return isKind(kind) && id ? { kind, id, path } : null;
+  // A link may name anything; what it leads to is said where it is opened.
+  return kind && id ? { kind: kind as Kind, id, path } : null;
 }

@@ -1,41 +1,27 @@
-import { tagRows, writeCsv, writeIecText, writePlcopen } from '@dialoga/core/formats';
+import { LIST_FORMATS } from '@dialoga/core/formats';
 import type { Station } from '@dialoga/core/model';
 import { exportTags } from '@dialoga/core/tags';
 import { useStateOf } from '../store/store';
 import { Select } from '../theme/parts';
 
-const FORMATS = ['CSV', 'XLSX', 'PLCopen XML', 'IEC 61131-3 text'] as const;
-type Format = (typeof FORMATS)[number];
-
 /** Hands the tags of a station out as a file of one of the formats that are read. */
 export function BringOut({ station }: { station: Station }) {
   const project = useStateOf((s) => s.project.project)!;
-  async function write(format: Format) {
-    const list = exportTags(project, station.id);
-    const name = station.name.replace(/[^A-Za-z0-9_-]+/g, '-').toLowerCase() || 'tags';
-    const save = (text: string, ending: string, type: string) =>
-      download(new Blob([text], { type }), `${name}-tags.${ending}`);
-    switch (format) {
-      case 'CSV':
-        return save(`\uFEFF${writeCsv(tagRows(list.tags), ';')}`, 'csv', 'text/csv;charset=utf-8');
-      case 'PLCopen XML':
-        return save(writePlcopen(list, station.name, new Date().toISOString().slice(0, 19)), 'xml', 'application/xml');
-      case 'IEC 61131-3 text':
-        return save(writeIecText(list), 'st', 'text/plain;charset=utf-8');
-      case 'XLSX': {
-        const { default: writeWorkbook } = await import('write-excel-file/browser');
-        const rows = tagRows(list.tags).map((row) => row.map((value) => ({ value, type: String })));
-        await writeWorkbook(rows).toFile(`${name}-tags.xlsx`);
-      }
-    }
+  async function write(name: string) {
+    const format = LIST_FORMATS.find((one) => one.name === name)!;
+    const file = `${station.name.replace(/[^A-Za-z0-9_-]+/g, '-').toLowerCase() || 'tags'}-tags.${format.endings[0]}`;
+    const written = format.write(exportTags(project, station.id), station.name, new Date().toISOString().slice(0, 19));
+    if ('text' in written) return download(new Blob([written.text], { type: written.type }), file);
+    const { default: writeWorkbook } = await import('write-excel-file/browser');
+    await writeWorkbook(written.cells.map((row) => row.map((value) => ({ value, type: String })))).toFile(file);
   }
   return (
-    <Select aria-label="Export as a file" value="" onChange={(event) => void write(event.target.value as Format)}>
+    <Select aria-label="Export as a file" value="" onChange={(event) => void write(event.target.value)}>
       <option value="" disabled>
         Export …
       </option>
-      {FORMATS.map((format) => (
-        <option key={format}>{format}</option>
+      {LIST_FORMATS.map(({ name }) => (
+        <option key={name}>{name}</option>
       ))}
     </Select>
   );

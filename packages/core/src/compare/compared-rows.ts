@@ -1,7 +1,8 @@
 import { dequal } from 'dequal/lite';
 import type { Change, Json } from '../change/change.js';
 import { diff } from '../change/diff.js';
-import { sheetRows, SHEET_COLUMNS, type PageCells, type SheetRow } from '../sheet/sheet.js';
+import { sheetRows, type PageCells, type SheetRow } from '../sheet/sheet.js';
+import { SHEET_COLUMNS } from '../sheet/sheet-fields.js';
 import type { End } from '../model/end.js';
 import { wordsAt } from '../fields/catalogue.js';
 import { kindWord, type Entity, type Kind } from '../model/kinds.js';

@@ -11,22 +11,29 @@ import {
   type TagList,
 } from './tag-list.js';
 import type { Decimal } from './decimal.js';
+import type { ListKind, UnderstoodCells } from './list-kind.js';
 import type { TextTable } from './text-table.js';
 
 /** The heading of each column as it is written. */
 export const TAG_HEADINGS: Record<TagColumnName, string> = {
-  ...{
-    name: 'Name',
-    group: 'Group',
-    type: 'Type',
-    place: 'Address',
-    asks: 'Refers to',
-    access: 'Access',
-    open: 'Access from others',
-    program: 'Program',
-  },
-  ...{ unit: 'Unit', scaling: 'Scaling', polarity: 'Polarity', alias: 'Alias', signal: 'Signal', element: 'Element' },
-  ...{ lastWord: 'Priority on conflict', internal: 'Internal', required: 'Required', comment: 'Comment' },
+  name: 'Name',
+  group: 'Group',
+  type: 'Type',
+  place: 'Address',
+  asks: 'Refers to',
+  access: 'Access',
+  open: 'Access from others',
+  program: 'Program',
+  unit: 'Unit',
+  scaling: 'Scaling',
+  polarity: 'Polarity',
+  alias: 'Alias',
+  signal: 'Signal',
+  element: 'Element',
+  lastWord: 'Priority on conflict',
+  internal: 'Internal',
+  required: 'Required',
+  comment: 'Comment',
 };
 
 /** Words of headings, in several languages of the trade. */
@@ -52,14 +59,7 @@ const KNOWN: Record<TagColumnName, RegExp> = {
     /^(comment|comments|description|remark|remarks|note|kommentar|beschreibung|bemerkung|commentaire|comentario)$/i,
 };
 
-export interface UnderstoodTable {
-  /** index of the row of headings among the rows; −1: it has none */
-  heading: number;
-  headings: readonly string[];
-  columns: TagColumns;
-  /** headings that stand twice */
-  twice: readonly string[];
-}
+export type UnderstoodTable = UnderstoodCells & { columns: TagColumns };
 
 /**
  * How the columns of a table are understood: by the row of headings among the first ten in which most are known. Of a
@@ -115,8 +115,15 @@ export function tagRows(tags: readonly ListedTag[], fields: readonly TagField[] 
 export const writeCsv = (rows: readonly string[][], separator: ',' | ';' | '\t'): string =>
   `${Papa.unparse(rows as string[][], { delimiter: separator, newline: '\r\n' })}\r\n`;
 
+/** The tags of a station. */
+export const TAG_LIST: ListKind<TagList> = {
+  columns: TAG_HEADINGS,
+  understand: understandTable,
+  read: (table, heading, columns, decimal) => tableTags(table, { heading }, columns, decimal),
+};
+
 /** `name: Variablenname`, line by line: which column was taken for what, by its heading. */
-export const columnsText = (columns: TagColumns, headings: readonly string[]): string =>
+export const columnsText = (columns: Partial<Record<string, number>>, headings: readonly string[]): string =>
   TAG_COLUMNS.flatMap((column) =>
     columns[column] === undefined ? [] : [`${column}: ${headings[columns[column]] ?? ''}`],
   ).join('\n');

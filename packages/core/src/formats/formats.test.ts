@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { zipSync } from 'fflate';
-import { columnsText, readColumns, tableTags, tagRows, understandTable, writeCsv } from './csv-tags.js';
+import type { Read } from '../text/read.js';
+import { formatOf, LIST_FORMATS } from './catalogue.js';
+import { columnsText, readColumns, tableTags, TAG_LIST, tagRows, understandTable, writeCsv } from './csv-tags.js';
 import { readIecText, writeIecText } from './iec-text.js';
 import { readPlcopen } from './plcopen-xml.js';
 import { listedTags, type ListedTag, type TagList } from './tag-list.js';
 import { encodingOf, textIn } from './text-of-bytes.js';
-import { readTable } from './text-table.js';
+import { readTable, type TextTable } from './text-table.js';
 import { workbookSize } from './workbook-size.js';
 import { writePlcopen } from './write-plcopen.js';
 import { xmlShape } from './xml-shape.js';
@@ -230,4 +232,35 @@ test('characters by their number, marked-up words and wide texts of XML come in 
     expect.objectContaining({ type: 'WSTRING[12]', comment: 'Pumpe é ≥ 5 Tor&#50;' }),
     expect.objectContaining({ type: expect.stringMatching(/^ARRAY ?\[1\.\.7\] OF DATE$/) as unknown }),
   ]);
+});
+
+const listed = {
+  tags: [{ line: 1, name: 'Speed', says: { type: 'INT', comment: 'of the pump' } }],
+  structures: [],
+};
+
+test.each(LIST_FORMATS)('$name: what it writes, it recognises and reads again', async (format) => {
+  const written = format.write(listed, 'Pump', '2026-05-31T12:00:00');
+  const text = 'text' in written ? written.text : '';
+  // A workbook is unpacked by a library of the page: here its cells stand for it.
+  const bytes = 'text' in written ? new TextEncoder().encode(text) : new Uint8Array([0x50, 0x4b]);
+  expect(formatOf(bytes, () => text)).toBe(format);
+  if (!('text' in written)) return;
+  const [sheet] = await format.read(bytes, { text, workbook: () => Promise.resolve([]), progress: () => undefined });
+  const { content } = sheet!;
+  const list = content.holds === 'tags' ? content.list : content.table.ok && tagsOf(content.table.value);
+  expect(list && list.ok && listedTags(list.value).map(({ name, says }) => [name, says.type])).toEqual([
+    ['Speed', 'INT'],
+  ]);
+});
+
+function tagsOf(table: TextTable): Read<TagList> {
+  const found = TAG_LIST.understand(table, true)!;
+  return TAG_LIST.read(table, found.heading, found.columns, 'point');
+}
+
+test('every format has an ending of its own, and the last takes whatever is text', () => {
+  const endings = LIST_FORMATS.flatMap((format) => format.endings);
+  expect(new Set(endings).size).toBe(endings.length);
+  expect(LIST_FORMATS.at(-1)!.recognise(new Uint8Array([65]), 'anything')).toBe(true);
 });

@@ -1,3 +1,5 @@
+import { read, unread } from '../text/read.js';
+import type { ListFormat } from './list-format.js';
 import { declaredType } from './declared-type.js';
 import { IecTokens, type Token } from './iec-tokens.js';
 import {
@@ -201,3 +203,16 @@ export function writeIecText(list: TagTexts): string {
 /** A text with marks of a comment in it stands behind a double slash, to the end of its line. */
 const commented = (text: string): string =>
   /\(\*|\*\)/.test(text) ? `// ${text.replace(/\s+/g, ' ')}` : `(* ${text} *)`;
+
+/** Declarations of IEC 61131-3 as text: told by the words that open and close them. */
+export const IEC_TEXT: ListFormat = {
+  ...{ name: 'IEC 61131-3 text', endings: ['st', 'iec', 'exp'], isText: true },
+  recognise: (_, text) => /\b(VAR_GLOBAL|END_VAR|END_TYPE)\b/i.test(text.slice(0, 200_000)),
+  read: (_, { text, progress }) => {
+    const list = text.includes('\u0000')
+      ? unread('null bytes', 'declarations are text')
+      : read(readIecText(text, progress));
+    return [{ name: '', content: { holds: 'tags', list } }];
+  },
+  write: (list) => ({ text: writeIecText(list), type: 'text/plain;charset=utf-8' }),
+};

@@ -1,6 +1,6 @@
 /** Lists of hardware brought in, modules moved, who owns what, and the card of what is to be set. */
-export { type ColumnChoice, LIST_COLUMNS, type ListColumn, recogniseColumns } from './list/columns.js';
-export { listRows } from './list/list-rows.js';
+export { HARDWARE_LIST } from './list/hardware-list.js';
+export type { ListRow } from './list/list-rows.js';
 export { type ListPlan, planList } from './list/plan-list.js';
 export { type MovePlan, planMove } from './move-module.js';
 export { ownerMapOf } from './owner-map.js';

@@ -28,7 +28,7 @@ export { Route } from './route.js';
 export { Station } from './station.js';
 export { Structure } from './structure.js';
 export { Table } from './table.js';
-export { type TagFormat, TagImport } from './tag-import.js';
+export { TagImport } from './tag-import.js';
 export { TagSeries } from './tag-series.js';
 export { Tag } from './tag.js';
 export { View } from './view.js';
@@ -47,7 +47,6 @@ export {
   MODULE_KINDS,
   type ModuleKind,
   NUMBERINGS,
-  OPENNESS,
   type Party,
   POLARITIES,
   type Presence,
@@ -61,5 +60,4 @@ export {
   type ToldFieldName,
   type Traffic,
   TRAFFICS,
-  TRIGGERS,
 } from './words.js';

@@ -1,10 +1,7 @@
-import { IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
+import { IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { Nested, PartOf } from './declared.js';
-
-export const TAG_FORMATS = ['CSV', 'XLSX', 'PLCopen XML', 'IEC 61131-3 text'] as const;
-export type TagFormat = (typeof TAG_FORMATS)[number];
 
 /** What became of the tags of a file. */
 export class Became {
@@ -20,7 +17,8 @@ export class TagImport {
   @IsOrder() order!: number;
   @IsId() @PartOf('station') station!: string;
   @IsName() file!: string;
-  @IsIn(TAG_FORMATS) format!: TagFormat;
+  /** the name of its format */
+  @IsString() @AtMost(60) format!: string;
   /** when it was brought in, ISO 8601 */
   @IsString() @AtMost(40) at!: string;
   /** when the file was last saved, as its computer says, ISO 8601 */

@@ -13,7 +13,7 @@ import type { Reader } from '../model/project.js';
 import { lengthUnit } from '../lane/length-unit.js';
 import { parseSwap } from '../lane/swap-words.js';
 
-import type { SecondLineColumn, SheetColumn } from './sheet.js';
+import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 import { DIRECTIONS, OPENNESS, TRIGGERS, type Direction } from '../model/words.js';
 import { parseWhole, parseWord } from '../text/field-edit.js';
 import { readPlace } from '../place/read-place.js';

@@ -3,7 +3,8 @@ import { applied, codesOf, edited, twoStations, without } from '../testing/two-s
 import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { dropItem, editSheet, type SheetEdit } from './edit-sheet.js';
-import { sheetRows, SHEET_COLUMNS, type SheetColumn } from './sheet.js';
+import { sheetRows } from './sheet.js';
+import { SHEET_COLUMNS, type SheetColumn } from './sheet-fields.js';
 
 const counter = () => {
   let n = 0;

@@ -9,7 +9,7 @@ import type { Project, Reader } from '../model/project.js';
 import { withStructure } from '../lane/claim-structure.js';
 import { readType } from '../structure/type-text.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
-import type { SecondLineColumn, SheetColumn } from './sheet.js';
+import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
 /** Text typed into one cell of the two-ended sheet. A lane or key of null means: a new one. */
 export interface SheetEdit {

@@ -13,14 +13,21 @@ export {
   laneRows,
   namesOtherPlace,
   type PageCells,
-  type SecondLineColumn,
-  SHEET_COLUMNS,
-  type SheetColumn,
   type SheetLane,
   sheetLanes,
   type SheetRow,
   sheetRows,
 } from './sheet.js';
+export {
+  columnOf,
+  columnOfValue,
+  SECOND_FIELDS,
+  type SecondLineColumn,
+  SHEET_COLUMNS,
+  SHEET_FIELDS,
+  type SheetColumn,
+  underColumn,
+} from './sheet-fields.js';
 export { type Shift, type Shifted, shiftPage } from './shift.js';
 export { splitBlock } from './paste-columns.js';
 export { type Strip, stripOf, type StripPart } from './strip.js';

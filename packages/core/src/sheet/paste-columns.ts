@@ -2,17 +2,7 @@ import { parseAddress } from '../place/parse-address.js';
 import type { Memory } from '../place/memory.js';
 import { parseType } from '../data/types.js';
 import { parseLength } from '../place/length.js';
-import { SHEET_COLUMNS, type SheetColumn } from './sheet.js';
-
-/** Words that head a column in people's lists. */
-const HEADER_WORDS: Record<SheetColumn, readonly string[]> = {
-  name: ['name', 'tag', 'symbol', 'variable', 'signal', 'item'],
-  direction: ['direction', 'writes/reads', 'in/out', 'r/w'],
-  area: ['area', 'region'],
-  address: ['address', 'register', 'reg', 'reference', 'location', 'offset'],
-  length: ['length', 'size', 'words', 'count'],
-  type: ['type', 'data type', 'datatype', 'format'],
-};
+import { SHEET_COLUMNS, SHEET_FIELDS, type SheetColumn } from './sheet-fields.js';
 
 /** How a pasted block was understood. */
 export interface Understood {
@@ -48,7 +38,7 @@ export function understandBlock(block: string[][], startColumn: number, memories
 
 function headingOf(text: string): SheetColumn | null {
   const clean = text.trim().toLowerCase();
-  return SHEET_COLUMNS.find((column) => HEADER_WORDS[column].includes(clean)) ?? null;
+  return SHEET_COLUMNS.find((column) => SHEET_FIELDS[column].headings.includes(clean)) ?? null;
 }
 
 type Test = (text: string) => boolean;

@@ -16,7 +16,7 @@ import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import { lengthUnit } from '../lane/length-unit.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from '../lane/side.js';
-import type { SheetColumn } from './sheet.js';
+import type { SheetColumn } from './sheet-fields.js';
 
 /** What a paste does, ready to be committed as one undo step, and what could not be read. */
 export interface Pasted {

@@ -17,14 +17,7 @@ import { protocolOf } from '../protocol/catalogue.js';
 import { typeText } from '../structure/type-text.js';
 import { lengthUnit } from '../lane/length-unit.js';
 import { SWAP_WORDS } from '../lane/swap-words.js';
-
-/**
- * Columns of both pages, in this order on both; of a value the area is its unit of measure. `slot` or `trigger`, `open`, `told`,
- * `header` and `swap` stand on a second line under name, direction, address, length and type.
- */
-export const SHEET_COLUMNS = ['name', 'direction', 'area', 'address', 'length', 'type'] as const;
-export type SheetColumn = (typeof SHEET_COLUMNS)[number];
-export type SecondLineColumn = 'told' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
+import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
 export interface SheetCell {
   text: string;

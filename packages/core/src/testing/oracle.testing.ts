@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { sheetRows, SHEET_COLUMNS } from '../sheet/sheet.js';
+import { sheetRows } from '../sheet/sheet.js';
+import { SHEET_COLUMNS } from '../sheet/sheet-fields.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import { Project } from '../model/project.js';
 

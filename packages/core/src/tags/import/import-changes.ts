@@ -3,7 +3,7 @@ import { dropWithDependents, put, set } from '../../change/make.js';
 import type { TagField, TagList } from '../../formats/tag-list.js';
 import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
-import type { TagFormat, TagImport } from '../../model/tag-import.js';
+import type { TagImport } from '../../model/tag-import.js';
 import type { Tag } from '../../model/tag.js';
 import { plannedTag, type Becomes, type ImportPlan, type PlannedTag } from './plan-import.js';
 import { compareCell, readCell, rowContext, type RowContext } from './read-row.js';
@@ -11,7 +11,7 @@ import { compareCell, readCell, rowContext, type RowContext } from './read-row.j
 /** The file that a list comes from. */
 export interface ImportSource {
   file: string;
-  format: TagFormat;
+  format: string;
   /** ISO 8601 */
   at: string;
   saved: string | null;

@@ -1,18 +1,8 @@
-import {
-  DECIMALS,
-  ENCODINGS,
-  SEPARATORS,
-  TAG_COLUMNS,
-  TAG_HEADINGS,
-  type Decimal,
-  type Encoding,
-  type Separator,
-  type TagColumnName,
-} from '@dialoga/core/formats';
+import { DECIMALS, ENCODINGS, SEPARATORS, type Decimal, type Encoding, type Separator } from '@dialoga/core/formats';
 import styled from 'styled-components';
 import { Select } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
-import type { FileChoice, FileRead } from '../worker/tag-file.worker';
+import type { FileChoice, FileRead } from '../worker/list-file.worker';
 
 const Columns = styled.div`
   display: grid;
@@ -92,20 +82,26 @@ export function Understood({ read, onChoose }: { read: FileRead; onChoose: (choi
 
 interface ColumnsProps {
   read: FileRead;
-  onChoose: (column: TagColumnName, at: number | undefined) => void;
+  onChoose: (columns: Partial<Record<string, number>>) => void;
 }
 
 /** Which column of the file holds what, each with what stands in it first. */
 export function ColumnChoices({ read, onChoose }: ColumnsProps) {
-  const { headings, columns, rows } = read.table!;
+  const { titles, headings, columns, rows } = read.table!;
+  const choose = (column: string, at: string) => {
+    const next = { ...columns, [column]: Number(at) };
+    if (at === '') delete next[column];
+    onChoose(next);
+  };
   return (
     <Columns role="group" aria-label="Columns of the file">
-      {TAG_COLUMNS.map((column) => (
+      {Object.entries(titles).map(([column, title]) => (
         <label key={column}>
-          {TAG_HEADINGS[column]}
+          {title}
           <Select
             value={columns[column] ?? ''}
-            onChange={(event) => onChoose(column, event.target.value === '' ? undefined : Number(event.target.value))}
+            aria-label={`Column of the ${column}`}
+            onChange={(event) => choose(column, event.target.value)}
           >
             <option value="">not in the file</option>
             {headings.map((heading, i) => {

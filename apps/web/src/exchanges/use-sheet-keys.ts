@@ -1,0 +1,54 @@
+import { childrenOf, type Claim, type End, type Project } from '@dialoga/core/model';
+import { dropItem } from '@dialoga/core/sheet';
+import type { KeyboardEvent } from 'react';
+import type { CellAt } from '../grid/types';
+import { drop } from '../store/dropping';
+import { edit } from '../store/editing';
+import { useAppDispatch } from '../store/store';
+import { keyOfRow, laneOfRow, sheetCellAt, type Pages, type SheetGridRow } from './sheet-cell';
+import type { Asked } from './sheet-dialogs';
+
+interface SheetOf {
+  project: Project;
+  rows: readonly SheetGridRow[];
+  pages: Pages;
+  toggle: (lane: string) => void;
+  onAsk: (asked: Asked) => void;
+}
+
+/** The keys of the two-ended sheet; each says whether it was one of them. */
+export function useSheetKeys({ project, rows, pages, toggle, onAsk }: SheetOf) {
+  const dispatch = useAppDispatch();
+  return (event: KeyboardEvent, at: CellAt): boolean => {
+    const row = rows.find(({ id }) => id === at.row)?.sheet;
+    const lane = row && laneOfRow(row);
+    if (!row || !lane) return false;
+    const key = keyOfRow(row);
+    const [pressed, ctrl] = [event.key.toLowerCase(), event.ctrlKey || event.metaKey];
+    if (pressed === ' ' && row.of === 'lane' && !event.ctrlKey) toggle(lane);
+    else if (pressed === 'delete' && event.ctrlKey) takeOut(lane, key);
+    else if (!ctrl || (row.of !== 'lane' && row.of !== 'second' && row.of !== 'value')) return false;
+    else if (pressed === 'i') onAsk({ what: 'explain', lane, key });
+    else if (pressed === 'g') onAsk({ what: 'give way', lane, key });
+    else if (pressed === 'j') follow(lane, key, at);
+    else return false;
+    return true;
+  };
+
+  function takeOut(id: string, key: string | null): void {
+    const lane = project.get('lane', id);
+    if (key && lane) dispatch(edit('Delete value', dropItem(project, lane, key)));
+    else if (lane) dispatch(drop('Delete lane', 'lane', id));
+  }
+
+  /** From the page that the cursor is on, or from one that says something of the lane. */
+  function follow(lane: string, key: string | null, at: CellAt): void {
+    const own = sheetCellAt(rows, at, pages)?.end ?? pages.left;
+    const claims = [own, pages.left, pages.right].flatMap((end) => claimAt(project, lane, end) ?? []);
+    if (claims[0]) onAsk({ what: 'follow', claim: claims[0].id, key });
+  }
+}
+
+/** What an end says of a lane. */
+export const claimAt = (project: Project, lane: string, end: End): Claim | undefined =>
+  childrenOf(project, 'claim', lane).find((claim) => claim.end === end.id);

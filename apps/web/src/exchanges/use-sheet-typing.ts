@@ -1,0 +1,124 @@
+import { laneName } from '@dialoga/core/lane';
+import type { Exchange, Project } from '@dialoga/core/model';
+import {
+  addressAfter,
+  editSheet,
+  fillLanes,
+  fillValues,
+  pasteItems,
+  pasteLanes,
+  SHEET_COLUMNS,
+  splitBlock,
+  type Filled,
+  type SheetEdit,
+} from '@dialoga/core/sheet';
+import { newId } from '../api/new-id';
+import type { ClipboardBlock } from '../grid/clipboard-block';
+import type { CellAt, CellEdit } from '../grid/types';
+import { edit } from '../store/editing';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch } from '../store/store';
+import { pasteWords } from './paste-words';
+import { claimAt } from './use-sheet-keys';
+import { keyOfRow, laneOfRow, sheetCellAt, type Pages, type SheetCellRef, type SheetGridRow } from './sheet-cell';
+
+/** More lines than that are hardly meant, and would be one change set too large to send. */
+const MOST_PASTED = 20_000;
+
+/** What filling down from a row would do. */
+export interface FillFrom {
+  from: string;
+  what: 'Values' | 'Lanes';
+  plan: (count: number) => Filled | null;
+}
+
+interface SheetOf {
+  project: Project;
+  exchange: Exchange;
+  pages: Pages;
+  rows: readonly SheetGridRow[];
+}
+
+/** What typing, pasting and filling do on the two-ended sheet. */
+export function useSheetTyping(
+  { project, exchange, pages, rows }: SheetOf,
+  onMade: (lane: string, key: string | null, at: CellAt) => void,
+) {
+  const dispatch = useAppDispatch();
+  const say = (sentence: string) => dispatch(projectSlice.actions.noticed(sentence));
+  const cellOf = (at: CellAt) => sheetCellAt(rows, at, pages);
+
+  function onEdit(edits: CellEdit[]) {
+    const cells = edits.flatMap((typed) => {
+      const cell = cellOf(typed);
+      return cell ? [{ cell, typed }] : [];
+    });
+    const [first] = cells;
+    const fresh =
+      cells.length === 1 && first && (first.cell.row.of === 'new lane' || first.cell.row.of === 'new value');
+    if (!first || (fresh && first.typed.text.trim() === '')) return;
+    const result = editSheet(
+      project,
+      cells.map(({ cell, typed }) => sheetEdit(cell, typed.text)),
+      newId,
+    );
+    dispatch(edit(`Edit ${exchange.name}`, result.changes));
+    if (result.problems.length > 0) say(result.problems.join(' · '));
+    if (fresh && result.lane) onMade(result.lane, result.key, first.typed);
+  }
+
+  function onPaste(at: CellAt, { text, merged }: ClipboardBlock) {
+    const block = splitBlock(text);
+    if (block.length > MOST_PASTED) {
+      const [lines, most] = [block.length, MOST_PASTED].map((n) => n.toLocaleString('en-GB'));
+      say(`The block has ${lines} lines; at most ${most} can be pasted at once. Nothing was changed.`);
+      return;
+    }
+    const cell = cellOf(at);
+    if (cell?.row.of === 'second') onEdit([{ ...at, text: block[0]?.[0] ?? '' }]);
+    if (!cell || cell.row.of === 'second' || cell.row.of === 'difference' || cell.row.of === 'reason') return;
+    const start = SHEET_COLUMNS.indexOf(cell.column);
+    const id = laneOfRow(cell.row);
+    const lane = project.get('lane', id ?? '');
+    const values = cell.row.of === 'value' || cell.row.of === 'new value';
+    const pasted =
+      values && lane
+        ? pasteItems(project, cell.end, lane, { key: keyOfRow(cell.row), column: start }, block, newId)
+        : pasteLanes(project, cell.end, { lane: id, column: start }, block, newId);
+    const what = values && lane ? 'values' : 'lanes';
+    if (!dispatch(edit(`Paste ${pasted.count} ${what}`, pasted.changes))) say(pasteWords(pasted, what, block, merged));
+  }
+
+  /** The address `n` rows further than this cell; null where it holds none. */
+  function fillText(at: CellAt, n: number): string | null {
+    const cell = cellOf(at);
+    const claim = cell && claimAt(project, laneOfRow(cell.row) ?? '', cell.end);
+    if (!claim || cell.column !== 'address' || cell.row.of === 'second') return null;
+    return addressAfter(project, cell.end, claim, keyOfRow(cell.row), n);
+  }
+
+  /** What filling down from a row would do, or null where the row is none to fill from. */
+  function fillFrom(at: CellAt): FillFrom | null {
+    const cell = cellOf(at);
+    if (cell?.row.of !== 'lane' && cell?.row.of !== 'value') return null;
+    const { row, end } = cell;
+    const lane = project.get('lane', row.lane);
+    const claim = claimAt(project, row.lane, end);
+    if (!lane || !claim) return null;
+    if (row.of !== 'value') {
+      const plan = (count: number) => fillLanes(project, end, claim, count, newId);
+      return { from: claim.name || laneName(project, lane) || 'this row', what: 'Lanes', plan };
+    }
+    const plan = (count: number) => fillValues(project, lane, claim, row.key, count, newId);
+    return { from: claim.items[row.key]?.name || 'this row', what: 'Values', plan };
+  }
+
+  return { onEdit, onPaste, fillText, fillFrom };
+}
+
+/** A typed text as an edit of the sheet. */
+function sheetEdit({ row, end, column, second }: SheetCellRef, text: string): SheetEdit {
+  const base = { end, column: second ?? column, text, lane: laneOfRow(row) };
+  if (row.of === 'new value') return { ...base, key: null };
+  return row.of === 'value' ? { ...base, key: row.key } : base;
+}
