@@ -136,7 +136,7 @@ test('the seeded faults are found, once each, with both values', () => {
       'TIM 3',
       'blocker',
       'meters',
-      '4 requests, the first 9.2 ms request + 4.0 ms silence + 30.0 ms delay + 51.6 ms answer + 4.0 ms silence at 9600 8E1: 395 ms; cadence 250 ms',
+      '4 requests, the first 9.2 ms request + 4.0 ms silence + 30.0 ms delay + 51.6 ms answer + 4.0 ms silence at 9600 8E1: 395 ms; interval 250 ms',
     ],
     [
       'POS 1',
@@ -205,7 +205,7 @@ test('the two differ in the mended paths only', () => {
     'end duty-plant told.duty-skid.address',
     'end service-servicelaptop told.service-brinertu.telemetry',
     'exchange evaporators onLoss',
-    'exchange meters cadence',
+    'exchange meters interval',
     'expectation route-dock-not ',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',

@@ -3,7 +3,7 @@ import { childrenOf, type End, type Exchange, type Project } from '@dialoga/core
 import { useMemo } from 'react';
 import { useLocation } from 'react-router';
 import { cellFromLink } from '../findings/link';
-import { useOwnPlace } from '../page/use-own-place';
+import { isStillThere, useOwnPlace } from '../page/use-own-place';
 import { zoomFrom, zoomText, type Zoom } from './map/zoom';
 import { pagesOf, withPage, type Pages } from './pages';
 
@@ -48,7 +48,7 @@ export function useSheetAddress(project: Project, exchange: Exchange | undefined
     own: (location.state as { own?: boolean } | null)?.own === true,
     visit: location.key,
     pagesOnly: ['left', 'right'].flatMap((page) => (search.has(page) ? [`${page}=${search.get(page)}`] : [])).join('&'),
-    nameCell: (at) => put('at', at),
+    nameCell: (at) => isStillThere(search) && put('at', at),
     zoomTo: (zoom) => put('zoom', zoom && zoomText(zoom)),
     choosePage: (side, end) => pages && go(withPage(search, pages, side, end)),
   };

@@ -1,7 +1,7 @@
 import type { Cell } from '@dialoga/core/finding';
 import { useLocation } from 'react-router';
 import type { CellAt, GoTo, GridRow } from '../grid/types';
-import { useOwnPlace } from '../page/use-own-place';
+import { isStillThere, useOwnPlace } from '../page/use-own-place';
 import { cellText } from './cell-text';
 import { cellFromLink } from './link';
 
@@ -51,7 +51,7 @@ export function useGridLink(): (
       goTo: place ? { ...place, token: key } : null,
       onCursor: (at) => {
         const link = linkOf(at, rows);
-        if (link === search.get('at')) return;
+        if (link === search.get('at') || !isStillThere(search)) return;
         const next = new URLSearchParams(search);
         if (link) next.set('at', link);
         else next.delete('at');

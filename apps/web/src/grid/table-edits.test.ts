@@ -13,7 +13,7 @@ const editOf =
     const station = now.get('station', id);
     if (!station || column > 1) return [];
     const field = column === 0 ? 'name' : 'comment';
-    if (/\d/.test(text)) return [{ changes: [], problem: `“${text}” is no ${field}` }];
+    if (/\d/.test(text)) return [{ changes: [], problem: `“${text}” is not a valid ${field}` }];
     return [{ changes: [set('station', station, [field], text)], problem: null }];
   };
 const begin: NonNullable<GridRow['begin']> = (now, _, text) => {
@@ -46,7 +46,7 @@ test('lines go into the rows that are there, and those beyond the last make new 
 test('what is not taken is said with its line and column, and the rest is taken', () => {
   const { problems, made } = pasted('Dryer\tx1\n\tdry\nFan\tok', 'new');
   expect(made).toBe(2);
-  expect(problems).toEqual(['line 1, Comment: “x1” is no comment', 'line 2: nothing in it begins a row']);
+  expect(problems).toEqual(['line 1, Comment: “x1” is not a valid comment', 'line 2: nothing in it begins a row']);
 });
 
 test('cells that take nothing are passed over, and what stands there already is no change', () => {

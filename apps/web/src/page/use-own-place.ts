@@ -14,3 +14,10 @@ export function useOwnPlace(): [URLSearchParams, (next: URLSearchParams) => void
     },
   ];
 }
+
+/**
+ * Whether this is still what the address bar says. The cursor names its cell a moment late: what was chosen meanwhile is not
+ * to be undone by it.
+ */
+export const isStillThere = (search: URLSearchParams): boolean =>
+  new URLSearchParams(window.location.search).toString() === search.toString();

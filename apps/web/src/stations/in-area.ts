@@ -6,5 +6,5 @@ export function areaNamed(project: Project, station: string, text: string): Area
   const areas = childrenOf(project, 'area', station);
   const area = areas.find((a) => a.name.toLowerCase() === text.toLowerCase());
   const expected = `areas of this station: ${areas.map((a) => a.name).join(', ')}`;
-  return area ?? refused({ found: `“${text}” is no area`, expected });
+  return area ?? refused({ found: `“${text}” names no area of this station`, expected });
 }

@@ -11,7 +11,7 @@ export function LandingsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   return (
     <EntityGrid
-      label="Landings"
+      label="Module assignments"
       of={LANDING}
       rows={childrenOf(project, 'landing', station)}
       height={22}

@@ -96,7 +96,7 @@ export function StationPage() {
         {station.roles.includes('controller') && (
           <Section aria-label="Landings">
             <SectionHead>
-              <h2>Landings</h2>
+              <h2>Module assignments</h2>
               <p>what {station.name || 'this station'} says of each module that it claims</p>
             </SectionHead>
             <LandingsGrid station={id} />

@@ -40,7 +40,7 @@ export function SeriesDialog({ station, series, onClose }: Props) {
     const number = /^\d{1,6}$/.test(count.trim()) ? Number(count) : 0;
     const [typed, placed] = [readTagField('type', type, context), readTagField('place', place, context)];
     const problems = [
-      number < 1 || number > 100_000 ? `“${count}” is no count; write a whole number from 1 to 100000` : null,
+      number < 1 || number > 100_000 ? `“${count}” is not a valid count; write a whole number from 1 to 100000` : null,
       typed.problem,
       placed.problem,
     ].filter((problem) => problem !== null);

@@ -39,7 +39,7 @@ export function EthernetLoads() {
       <SectionHead style={{ paddingTop: space[4] }}>
         <h2>Load</h2>
         <p>
-          of exchanges with a cadence; asked about from{' '}
+          of exchanges with an interval; asked about from{' '}
           <InlineInput
             label="Load limit"
             value={level ? `${level} %` : ''}

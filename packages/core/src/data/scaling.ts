@@ -14,7 +14,7 @@ export const formatScaling = ({ rawLow, rawHigh, low, high }: Scaling): string =
 export function parseScaling(text: string): Read<Scaling> {
   const match = FORM.exec(text.trim().replace(/−/g, '-'));
   const expected = 'a scaling is written 0–27648 = 0–100';
-  if (!match) return unread(`“${text.trim()}” is no scaling`, expected);
+  if (!match) return unread(`“${text.trim()}” is not a valid scaling`, expected);
   const [rawLow = 0, rawHigh = 0, low = 0, high = 0] = match.slice(1).map((part) => Number(part.replace(',', '.')));
   if (rawLow === rawHigh) return unread(`“${text.trim()}” has one raw number for all`, expected);
   return read({ rawLow, rawHigh, low, high });

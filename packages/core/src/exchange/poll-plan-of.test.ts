@@ -90,7 +90,7 @@ test('four meters of 20 registers at 9600 8E1 with 30 ms: about 395 ms a pass, n
   expect(pollRemedies(plan)).toEqual({ cadence: 500, line: '38400 8E1', delay: null });
 });
 
-test('TIM 3: a tag map whose poll plan takes longer than its cadence; a bit of a register is written with all its bits: POS 2', () => {
+test('TIM 3: a tag map whose poll plan takes longer than its interval; a bit of a register is written with all its bits: POS 2', () => {
   const slow = asking(
     [
       [100, 2],

@@ -39,7 +39,7 @@ test('references are typed one by one, and gone when the last is emptied', () =>
   expect(wide.get('end', 'yc')!.elementBits).toBe(32);
 });
 
-test('a cadence of 0, of 10 days, or of −5 ms is refused with the bounds; s and min are understood', () => {
+test('an interval of 0, of 10 days, or of −5 ms is refused with the bounds; s and min are understood', () => {
   const y = exchange(smallPlant());
   for (const text of ['0', '864000 s', '-5', 'soon']) {
     const refused = editField(EXCHANGE, 'cadence', y, text, typing());
@@ -144,6 +144,6 @@ test('of a protocol of one’s own everything is said on the exchange: its netwo
   const radio = after(smallPlant(), editField(EXCHANGE, 'media', exchange(smallPlant()), 'radio', typing()));
   expect(codesOf(radio)).toContain('LIN 9');
   expect(editField(EXCHANGE, 'media', exchange(radio), 'pigeon', typing()).problem).toContain(
-    '“pigeon” is no kind of network',
+    '“pigeon” is not a valid kind of network',
   );
 });

@@ -42,22 +42,22 @@ test.each([
 });
 
 test.each([
-  ['kind', 'friendship', '“friendship” is no kind of exchange; write peer connection, shared variables'],
-  ['protocol', 'smoke', '“smoke” is no protocol known here; write Modbus TCP, '],
-  ['transfer', 'x', '“x” is no way of transfer'],
-  ['binding', 'by ear', '“by ear” is no binding; write by address, by name, by item text'],
-  ['cadence', 'often', '“often” is not a whole number; a cadence in ms is a whole number from 1 to 86400000'],
+  ['kind', 'friendship', '“friendship” is not a valid kind of exchange; write peer connection, shared variables'],
+  ['protocol', 'smoke', '“smoke” is not a protocol known here; write Modbus TCP, '],
+  ['transfer', 'x', '“x” is not a valid way of transfer'],
+  ['binding', 'by ear', '“by ear” is not a valid binding; write by address, by name, by item text'],
+  ['cadence', 'often', '“often” is not a whole number; an interval in ms is a whole number from 1 to 86400000'],
   ['timeout', '0', '0 is out of range; a timeout in ms'],
   ['responseDelay', '25 h', '“25 h” is not a whole number; a response delay in ms'],
-  ['sinks', 'explode', '“explode” is no behaviour of the sinks'],
-  ['source', 'x', '“x” is no behaviour of the source'],
-  ['back', 'x', '“x” is no action on reconnection'],
-  ['carries', 'x', '“x” is no kind of load; write words, bytes, bits, values'],
-  ['places', 'x', '“x” is no way to compare places; write free, named, same'],
+  ['sinks', 'explode', '“explode” is not a valid behaviour of the sinks'],
+  ['source', 'x', '“x” is not a valid behaviour of the source'],
+  ['back', 'x', '“x” is not a valid action on reconnection'],
+  ['carries', 'x', '“x” is not a valid kind of load; write words, bytes, bits, values'],
+  ['places', 'x', '“x” is not a valid way to compare places; write free, named, same'],
   ['tcpPort', '65536', '65536 is out of range; a TCP port is a whole number from 1 to 65535'],
-  ['media', 'ethernet, wool', '“wool” is no kind of network'],
+  ['media', 'ethernet, wool', '“wool” is not a valid kind of network'],
   ['limit', 'all of it', '“all of it” is not a whole number; a limit in bytes'],
-  ['unitTold', 'perhaps', '“perhaps” is no answer; write yes, no'],
+  ['unitTold', 'perhaps', '“perhaps” is not a valid answer; write yes, no'],
 ] as const)('%s refuses “%s”', (field, text, sentence) => {
   expect(type('y', field, text)).toContain(sentence);
 });
@@ -113,7 +113,7 @@ test('a step of a start names an end of the exchange, and goes with the last of 
       .start!.s1!.end,
   ).toBe('eb');
   expect(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'C', typing(made)).problem).toBe(
-    '“C” is no end of this exchange; its ends: A, B',
+    '“C” names no end of this exchange; its ends: A, B',
   );
   expect(after(dropStep(own, 's1').changes, made).get('exchange', 'x')!.start).toBeNull();
 });

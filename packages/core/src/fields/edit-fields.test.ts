@@ -60,14 +60,14 @@ describe('a station', () => {
   });
 
   test.each([
-    ['roles', 'gateway, boss', '“boss” is no role'],
-    ['party', 'theirs', '“theirs” is no party; write own, outside, in another project'],
-    ['profile', 'none', '“none” is no profile; profiles: Profile a, Profile b'],
+    ['roles', 'gateway, boss', '“boss” is not a valid role'],
+    ['party', 'theirs', '“theirs” is not a valid party; write own, outside, in another project'],
+    ['profile', 'none', '“none” names no profile; profiles: Profile a, Profile b'],
     ['scan', 'fast', '“fast” is not a whole number; a scan time in ms is a whole number from 0 to 3600000'],
     ['scan', '20,5', 'with a comma'],
-    ['runsOn', 'B', '“B” is no other station; there are A, C, D'],
-    ['guard', 'x', '“x” is no kind of access'],
-    ['fromOutside', 'x', '“x” is no kind of access from outside'],
+    ['runsOn', 'B', '“B” is not another station; there are A, C, D'],
+    ['guard', 'x', '“x” is not a valid kind of access'],
+    ['fromOutside', 'x', '“x” is not a valid kind of access from outside'],
     [
       'takenFrom',
       'Harbour works, GateCtl',
@@ -132,8 +132,8 @@ describe('a network', () => {
   });
 
   test.each([
-    ['kind', 'string', '“string” is no kind of network'],
-    ['wiring', 'three', '“three” is no wiring'],
+    ['kind', 'string', '“string” is not a valid kind of network'],
+    ['wiring', 'three', '“three” is not a valid wiring'],
     ['linkRate', '0', '0 is out of range; a rate in Mbit/s is a whole number from 1 to 400000'],
     ['subnet', '10.1.2', '10.1.2'],
     ['radio.repeaters', 'few', '“few” is not a whole number; a number of units'],
@@ -180,10 +180,10 @@ describe('a port', () => {
 
   test.each([
     ['address', '10.0.0.7/33', '/33 is above /32'],
-    ['purpose', 'fun', '“fun” is no purpose'],
+    ['purpose', 'fun', '“fun” is not a valid purpose'],
     ['unit', '256', '256 is out of range; a unit address is a whole number from 0 to 255'],
-    ['how', 'by magic', '“by magic” is no way to get an address'],
-    ['enabled', '', '“” is no answer; write yes, no'],
+    ['how', 'by magic', '“by magic” is not a valid way to get an address'],
+    ['enabled', '', '“” is not a valid answer; write yes, no'],
     ['bridgedTo', 'Z', '“Z” names no port'],
     ['bridgedTo', 'B', '“B” has 4 ports; write the host computer and its adapter'],
     [
@@ -235,10 +235,10 @@ describe('what is set on a line, a bus or by radio', () => {
   });
 
   test.each([
-    ['pl2', 'lineRole', 'sings', '“sings” is no role'],
-    ['pl2', 'electrical', 'wool', '“wool” is no standard'],
-    ['pn2', 'busActive', 'perhaps', '“perhaps” is no answer'],
-    ['pr2', 'sort', 'x', '“x” is no sort of unit'],
+    ['pl2', 'lineRole', 'sings', '“sings” is not a valid role'],
+    ['pl2', 'electrical', 'wool', '“wool” is not a valid standard'],
+    ['pn2', 'busActive', 'perhaps', '“perhaps” is not a valid answer'],
+    ['pr2', 'sort', 'x', '“x” is not a valid sort of unit'],
   ] as const)('%s, %s refuses “%s”', (id, field, text, sentence) => {
     expect(type(id)(field, text)).toContain(sentence);
   });
@@ -275,7 +275,7 @@ describe('a rack, a module and what a controller says of it', () => {
     expect(rack('first', '0')).toMatchObject({ first: 0 });
     expect(rack('found', '')).toMatchObject({ found: null });
     expect(rack('gaps', 'yes')).toMatchObject({ gaps: true });
-    expect(rack('gaps', 'some')).toContain('“some” is no answer; write yes, no');
+    expect(rack('gaps', 'some')).toContain('“some” is not a valid answer; write yes, no');
     expect(rack('takes', ' DO-16, ,DI-32 ')).toMatchObject({ takes: ['DO-16', 'DI-32'] });
     expect(rack('name', ' Bay 2 ')).toMatchObject({ name: 'Bay 2' });
   });
@@ -286,7 +286,7 @@ describe('a rack, a module and what a controller says of it', () => {
     expect(module('slot', '4')).toMatch(/^m2 cannot go into slot 4; /);
     expect(module('slot', 'left')).toContain('“left” is not a whole number; a slot is a whole number');
     expect(module('kind', 'analogue i')).toMatchObject({ kind: 'analogue input' });
-    expect(module('kind', 'brick')).toContain('“brick” is no kind of module; write CPU, head');
+    expect(module('kind', 'brick')).toContain('“brick” is not a valid kind of module; write CPU, head');
     expect(module('inputs', '')).toMatchObject({ inputs: 0 });
     expect(module('outputs', '100001')).toContain('a size in bytes is a whole number from 0 to 100000');
     expect(module('found', '')).toMatchObject({ found: null });
@@ -301,7 +301,7 @@ describe('a rack, a module and what a controller says of it', () => {
 
   test('a landing: its place in the notation of its controller, or as typed', () => {
     expect(landing('role', 'lis')).toMatchObject({ role: 'listener' });
-    expect(landing('role', 'guest')).toContain('“guest” is no role');
+    expect(landing('role', 'guest')).toContain('“guest” is not a valid role');
     expect(landing('slot', '')).toMatchObject({ slot: null });
     expect(landing('slot', '1001')).toContain('1001');
     expect(landing('slot', '1000')).toMatchObject({ slot: 1000 });
@@ -331,33 +331,33 @@ describe('an area and a view of its own', () => {
 
   test('an area', () => {
     expect(area('kind', 'input i')).toMatchObject({ kind: 'input image' });
-    expect(area('kind', 'in')).toContain('“in” is no kind of area; write memory, input image');
-    expect(area('kind', 'x')).toContain('“x” is no kind of area');
+    expect(area('kind', 'in')).toContain('“in” is not a valid kind of area; write memory, input image');
+    expect(area('kind', 'x')).toContain('“x” is not a valid kind of area');
     expect(area('wordBits', '8 bits')).toMatchObject({ wordBits: 8 });
-    expect(area('wordBits', '12')).toContain('“12” is no number of bits a word');
+    expect(area('wordBits', '12')).toContain('“12” is not a valid number of bits a word');
     expect(area('words', '0')).toContain('the size of an area in words is a whole number from 1 to 100000000');
     expect(area('writers', 'program, keys')).toMatchObject({ writers: ['program', 'keys'] });
-    expect(area('writers', 'wind')).toContain('“wind” is no writer of its own');
+    expect(area('writers', 'wind')).toContain('“wind” is not a valid writer of its own');
     expect(area('lastWord', ' a999 ')).toMatchObject({ lastWord: 'a999' });
   });
 
   test('a view: the words of each column, and nothing where nothing is meant', () => {
     expect(view('prefix', ' DM ')).toMatchObject({ prefix: 'DM' });
     expect(view('unit', '32 bits')).toMatchObject({ unit: 32 });
-    expect(view('unit', '12')).toContain('“12” is no number of bits a number');
+    expect(view('unit', '12')).toContain('“12” is not a valid number of bits a number');
     expect(view('first', '1')).toMatchObject({ first: 1 });
     expect(view('first', 'one')).toContain('the first number is a whole number');
     expect(view('written', 'hex, 4 digits')).toMatchObject({ radix: 'hexadecimal', digits: 4 });
-    expect(view('written', 'roman')).toContain('“roman” is no way to write numbers; write decimal');
+    expect(view('written', 'roman')).toContain('“roman” is not a valid way to write numbers; write decimal');
     expect(view('byteOrder', 'low')).toMatchObject({ byteOrder: 'low first' });
     expect(view('byteOrder', '')).not.toHaveProperty('byteOrder');
-    expect(view('access', 'odd')).toContain('“odd” is no access');
+    expect(view('access', 'odd')).toContain('“odd” is not a valid access');
   });
 
   test('another notation brings its usual unit along; the same one leaves the view as it is', () => {
     expect(view('notation', 'byte offset')).toMatchObject({ notation: 'byte offset', unit: 8 });
     expect(view('notation', 'prefix and')).toMatchObject({ prefix: 'D', name: 'own' });
-    expect(view('notation', 'tea leaves')).toContain('“tea leaves” is no notation');
+    expect(view('notation', 'tea leaves')).toContain('“tea leaves” is not a valid notation');
     const bytes = edited(
       withView,
       ['area', 'areaa', 'views.own.notation', 'byte offset'],
@@ -369,7 +369,7 @@ describe('an area and a view of its own', () => {
   test('a table where the notation writes one', () => {
     const table = edited(withView, ['area', 'areaa', 'views.own.notation', 'protocol address']);
     expect(view('prefix', 'hold', table)).toMatchObject({ table: 'holding registers' });
-    expect(view('prefix', 'round', table)).toContain('“round” is no table');
+    expect(view('prefix', 'round', table)).toContain('“round” is not a valid table');
   });
 
   test('a view of the profile is changed there', () => {

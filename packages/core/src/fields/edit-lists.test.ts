@@ -36,7 +36,7 @@ test('the TCP port of the one protocol that a port answers is a number alone; of
   expect(editListening(two, portb(two), '1502').problem).toContain('which protocol listens on 1502 is not said');
   expect(editListening(two, portb(two), '70000 DNP3').problem).toContain('70000 is out of range');
   expect(editListening(two, portb(two), '500 telepathy').problem).toContain(
-    '“telepathy” is no protocol with a TCP port',
+    '“telepathy” names no protocol with a TCP port',
   );
   expect(portb(after(editListening(two, portb(two), ''), two)).listens).toEqual({});
 });
@@ -45,7 +45,7 @@ test('what is switched off: a protocol in both roles or in one', () => {
   const off = after(editOff(portb(start), 'modbus tcp listens, Service access'));
   expect(offText(portb(off))).toBe('Modbus TCP listens, Service access');
   expect(portb(after(editOff(portb(off), offText(portb(off))), off))).toEqual(portb(off));
-  expect(editOff(portb(start), 'web pages').problem).toContain('“web pages” is no protocol');
+  expect(editOff(portb(start), 'web pages').problem).toContain('“web pages” names no protocol');
   expect(portb(after(editOff(portb(off), ''), off)).off).toBeUndefined();
 });
 
@@ -85,7 +85,7 @@ test('zones of a rack: over what is free, with kinds, a count and a gap rule of 
   );
   expect(rack(kinds).zones.z2?.kinds).toEqual(['digital output', 'analogue input']);
   expect(editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'toaster', typing()).problem).toContain(
-    '“toaster” is no kind of module',
+    '“toaster” is not a valid kind of module',
   );
   expect(editField(ZONE, 'slot', entryOf(rack(two), 'zones', 'z2'), '9', typing()).problem).toContain(
     '9 is out of range',
@@ -134,7 +134,7 @@ test('every form of a profile’s figures is understood, shown with its value, a
     '“shouts; air” is not understood',
   );
   expect(addFigure(profile(), 'speaks Telepathy: calls; ethernet', 'f').problem).toContain(
-    '“Telepathy” is no protocol',
+    '“Telepathy” names no protocol',
   );
 });
 
@@ -145,12 +145,12 @@ test('which traffic a port takes, and the pool of its tunnel', () => {
     takes: ['looking on', 'program transfer'],
   });
   expect(portb(after(typed('takes', '')))).not.toHaveProperty('takes');
-  expect(typed('takes', 'gossip').problem).toContain('“gossip” is no kind of traffic');
+  expect(typed('takes', 'gossip').problem).toContain('“gossip” is not a valid kind of traffic');
   const tunnelled = after(typed('tunnel', '192.168.170.1-8'));
   expect(tunnelText(portb(tunnelled))).toBe('192.168.170.1-8');
   expect(tunnelText(portb(after(typed('tunnel', POOL_UNKNOWN))))).toBe(POOL_UNKNOWN);
   // What cannot be read is kept as it was typed, and said.
-  expect(typed('tunnel', 'pool 7').problem).toContain('“pool 7” is no pool of addresses');
+  expect(typed('tunnel', 'pool 7').problem).toContain('“pool 7” is not a valid pool of addresses');
   expect(tunnelText(portb(after({ ...typed('tunnel', 'pool 7'), problem: null })))).toBe('pool 7');
 });
 

@@ -38,7 +38,7 @@ test.each([
 test.each([
   ['from', 'Nobody', 'there is no station “Nobody”; name one that is, as A, R, T, D'],
   ['port', 'r1', 'A has no port “r1”; its ports are a1, a2'],
-  ['traffic', 'gossip', '“gossip” is no kind of traffic; write cyclic data, requests, '],
+  ['traffic', 'gossip', '“gossip” is not a valid kind of traffic; write cyclic data, requests, '],
   ['slot', '-1', '“-1” is not a whole number; a slot is a whole number from 0 to 1000'],
   ['slot', '1001', '1001 is out of range'],
 ] as const)('a route’s %s refuses “%s”', (column, text, sentence) => {
@@ -70,7 +70,7 @@ test.each([
   ['A → X', 'there is no station “X”'],
   ['X → A', 'there is no station “X”'],
   ['', 'names no two stations'],
-])('“%s” is no pair', (text, sentence) => {
+])('“%s” is not a valid pair', (text, sentence) => {
   const pair = readPair(start, text) as FieldEdit;
   expect(pair.problem).toContain(sentence);
   expect(pair.changes).toEqual([]);
@@ -92,8 +92,8 @@ describe('an expectation', () => {
   });
 
   test('a word that is none, or a station that is not, is refused', () => {
-    expect(edit('must', 'perhaps').problem).toContain('“perhaps” is no expectation');
-    expect(edit('traffic', 'x').problem).toContain('“x” is no kind of traffic');
+    expect(edit('must', 'perhaps').problem).toContain('“perhaps” is not a valid expectation');
+    expect(edit('traffic', 'x').problem).toContain('“x” is not a valid kind of traffic');
     expect(edit('to', 'Nobody').problem).toContain('there is no station “Nobody”');
     expect(after(edit('reason', ' '), project).get('expectation', 'not')).not.toHaveProperty('reason');
   });
@@ -124,7 +124,7 @@ describe('a helper object', () => {
 
   test('its presence is one of the words', () => {
     expect(after(edit('presence', 'found')).get('helper', 'helper')!.presence).toBe('found');
-    expect(edit('presence', 'maybe').problem).toMatch(/“maybe” is no presence; write /);
+    expect(edit('presence', 'maybe').problem).toMatch(/“maybe” is not a valid presence; write /);
   });
 });
 

@@ -30,7 +30,7 @@ const exchange = (field: keyof typeof EXCHANGE.fields, text: string) =>
 test('several roles, and a profile by its name', () => {
   expect(after(station('roles', 'controller, router')).get('station', 'sa')!.roles).toEqual(['controller', 'router']);
   expect(after(station('profile', 'profile B')).get('station', 'sa')!.profile).toBe('pb');
-  expect(station('roles', 'boss').problem).toContain('“boss” is no role; write controller');
+  expect(station('roles', 'boss').problem).toContain('“boss” is not a valid role; write controller');
   expect(station('profile', 'none such').problem).toContain('profiles: Profile a, Profile b');
 });
 
@@ -86,7 +86,7 @@ test('a view of the area’s own, and a reservation by address', () => {
   ).toContain('is not an address');
 });
 
-test('cadence in ms, s or min; another protocol brings its facts along', () => {
+test('interval in ms, s or min; another protocol brings its facts along', () => {
   expect(after(exchange('cadence', '2 s')).get('exchange', 'x')!.cadence).toBe(2000);
   expect(after(exchange('cadence', '')).get('exchange', 'x')!.cadence).toBeNull();
   expect(exchange('cadence', '0').problem).toContain('0 is out of range');

@@ -95,7 +95,7 @@ export const EXCHANGE = entityRows('exchange', 'exchange', {
     ...{ examples: ['requests'], help: 'Whether one end asks, or both send by themselves.' },
   },
   cadence: {
-    ...time('cadence', 'Cadence', 'a cadence', 'How often it is moved, in ms; empty: on request.'),
+    ...time('cadence', 'Interval', 'an interval', 'How often it is moved, in ms; empty: on request.'),
     shown: ({ cadence }) => (cadence === null ? 'on request' : undefined),
   },
   ends: {
@@ -238,7 +238,7 @@ export const EXCHANGE = entityRows('exchange', 'exchange', {
 function editProtocol(exchange: Exchange, text: string): FieldEdit {
   const choice = PROTOCOL_CHOICES.find((p) => p.id === text || p.name.toLowerCase() === text.toLowerCase());
   const names = PROTOCOL_CHOICES.map((p) => p.name).join(', ');
-  if (!choice) return refused({ found: `“${text}” is no protocol known here`, expected: `write ${names}` });
+  if (!choice) return refused({ found: `“${text}” is not a protocol known here`, expected: `write ${names}` });
   const changes: Change[] = [set('exchange', exchange, ['protocol'], choice.id)];
   const next = { ...exchange, protocol: choice.id };
   const transfers = protocolOf(next).transfers;
@@ -276,7 +276,7 @@ export const STEP = entryRows<'exchange', StartStep>(
       const end = ends.find(([, name]) => name.toLowerCase() === typed.toLowerCase());
       if (end) return store(row, { end: end[0] });
       const expected = `its ends: ${ends.map(([, name]) => name).join(', ')}`;
-      return refused({ found: `“${typed}” is no end of this exchange`, expected });
+      return refused({ found: `“${typed}” names no end of this exchange`, expected });
     },
     ...{ examples: [], help: 'The station whose program does it.' },
   },

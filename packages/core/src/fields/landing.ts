@@ -39,7 +39,7 @@ const place = (field: 'inputsAt' | 'outputsAt', title: string, examples: string[
 });
 
 /** What a controller says of each module that it claims, in its own rack or in another's. */
-export const LANDING = entityRows('landing', 'assignment', {
+export const LANDING = entityRows('landing', 'module assignment', {
   module: { ...{ title: 'Module', width: [170, 1.4], names: true }, text: moduleWords },
   role: {
     ...{ title: 'Role', width: 70 },

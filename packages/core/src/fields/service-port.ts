@@ -10,7 +10,7 @@ export function editTakes(port: Port, text: string): FieldEdit {
   if (text === '') return changed(set('port', port, ['takes'], undefined));
   const strange = words.find((word) => !TRAFFICS.some((traffic) => traffic === word));
   if (strange !== undefined)
-    return refused({ found: `“${strange}” is no kind of traffic`, expected: `write some of ${ALL}` });
+    return refused({ found: `“${strange}” is not a valid kind of traffic`, expected: `write some of ${ALL}` });
   return changed(
     set(
       'port',

@@ -148,7 +148,7 @@ function editRunsOn(station: Station, text: string, { project }: { project: Proj
   if (host) return changed(set('station', station, ['runsOn'], host.id));
   const names = others(project, station).map((s) => s.name);
   const expected = `there are ${names.slice(0, 8).join(', ') || 'none yet'}`;
-  return refused({ found: `“${text}” is no other station`, expected });
+  return refused({ found: `“${text}” is not another station`, expected });
 }
 
 function editProfile(station: Station, text: string, { project }: { project: Project }): FieldEdit {
@@ -159,7 +159,7 @@ function editProfile(station: Station, text: string, { project }: { project: Pro
   const taken = found && !project.get('profile', found.id) ? [put('profile', found)] : [];
   if (found) return changed(...taken, set('station', station, ['profile'], found.id));
   const names = profiles.map((p) => p.name).join(', ');
-  return refused({ found: `“${text}” is no profile`, expected: `profiles: ${names}` });
+  return refused({ found: `“${text}” names no profile`, expected: `profiles: ${names}` });
 }
 
 function editTakenFrom(station: Station, text: string): FieldEdit {

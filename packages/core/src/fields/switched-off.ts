@@ -23,7 +23,7 @@ export function editOff(port: Port, text: string): FieldEdit {
     const protocol = protocolNamed(name);
     if (!protocol) {
       const expected = `write one of ${PROTOCOLS.map((p) => p.name).join(', ')}, and calls or listens if only that is off`;
-      return refused({ found: `“${part}” is no protocol`, expected });
+      return refused({ found: `“${part}” names no protocol`, expected });
     }
     const roles = role ? [role.toLowerCase() as Calling] : [...CALLING];
     off[protocol] = { roles: CALLING.filter((r) => roles.includes(r) || (off[protocol]?.roles.includes(r) ?? false)) };

@@ -90,6 +90,6 @@ function editSource(entry: TagImport, text: string): FieldEdit {
   const at = Date.parse(`${day}T${time}:00Z`);
   // A day that the month does not have would become one of the next.
   if (Number.isNaN(at) || !new Date(at).toISOString().startsWith(day))
-    return refused({ found: `“${text}” is no date`, expected: 'write it as 2026-05-31 or 2026-05-31 14:30' });
+    return refused({ found: `“${text}” is not a valid date`, expected: 'write it as 2026-05-31 or 2026-05-31 14:30' });
   return changed(set('import', entry, ['source'], new Date(at).toISOString()));
 }

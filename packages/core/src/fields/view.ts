@@ -149,7 +149,7 @@ function editWritten(row: ViewRow, text: string): FieldEdit {
   const match = /^(dec\w*|hex\w*)?\W*(?:([1-9])(?:\s*digits?)?)?$/i.exec(text);
   if (!match) {
     const expected = 'write decimal, hexadecimal, 4 digits, or hexadecimal, 4 digits';
-    return refused({ found: `“${text}” is no way to write numbers`, expected });
+    return refused({ found: `“${text}” is not a valid way to write numbers`, expected });
   }
   const digits = match[2] === undefined ? undefined : Number(match[2]);
   return changed(

@@ -36,7 +36,7 @@ export const withCopy = (age: Age, name: string, station: Station): Age =>
 
 /** One lane further: it may just have missed one cadence, and then takes its transfer. [common practice] */
 export function withLane(reader: Reader, age: Age, exchange: Exchange, claim: Claim): Age {
-  const waited = plus(age, `cadence of ${exchange.name}`, exchange.cadence);
+  const waited = plus(age, `interval of ${exchange.name}`, exchange.cadence);
   const transfer = transferTime(reader, exchange, claim);
   return transfer === null ? waited : plus(waited, 'transfer', transfer);
 }

@@ -119,13 +119,13 @@ test('a bit of a word is followed as that bit, and not as the word around it', (
   expect(follow(items, 'czb', 'k1', 'back').map((h) => h.name)).toEqual(['BFirst', 'AFirst', 'ca3First', 'cb3First']);
 });
 
-test('the age at the sink: source scan, each lane’s cadence, and the scans on the way [common practice]', () => {
+test('the age at the sink: source scan, each lane’s interval, and the scans on the way [common practice]', () => {
   const last = (project: Project) =>
     follow(project, 'cb3', null, 'forward').find((h) => h.exchange === 'z' && h.station === 'sb')!;
   // 10 (C) + 100 + 20 (A) + 250 + 30 (B)
   expect(last(chain()).age).toMatchObject({ ms: 410, unknown: [] });
   const unknown = last(chain(['exchange', 'z', 'cadence', null])).age;
-  expect(unknown).toMatchObject({ ms: 160, unknown: ['cadence of Onwards'] });
+  expect(unknown).toMatchObject({ ms: 160, unknown: ['interval of Onwards'] });
 });
 
 test('a loop is walked once; what nobody takes ends at once', () => {

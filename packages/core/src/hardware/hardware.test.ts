@@ -20,8 +20,8 @@ test('which ranges take 4.6', () => {
 
 test('a range that cannot be read says what would be right', () => {
   expect(takes('', '4.6')).toBe('no revision is accepted');
-  expect(takes('5.x.2', '4.6')).toBe('“5.x.2” is no revision');
-  expect(takes('latest', '4.6')).toBe('“latest” is no revision');
+  expect(takes('5.x.2', '4.6')).toBe('“5.x.2” is not a valid revision');
+  expect(takes('latest', '4.6')).toBe('“latest” is not a valid revision');
   expect(takes('5.2–4.6', '4.6')).toBe('5.2–4.6 ends before it begins');
   expect(takes('5.2', 'unknown')).toBeNull();
 });

@@ -15,5 +15,5 @@ export function parseSwap(text: string): Read<Swap | null> {
   const clean = text.trim().toLowerCase();
   if (clean === '') return read(null);
   const found = SWAPS.find((swap) => [swap, SWAP_WORDS[swap], SWAP_WORDS[swap].split(' swapped')[0]].includes(clean));
-  return found ? read(found) : unread(`“${text}” is no swap`, `write ${Object.values(SWAP_WORDS).join(', ')}`);
+  return found ? read(found) : unread(`“${text}” is not a valid swap`, `write ${Object.values(SWAP_WORDS).join(', ')}`);
 }

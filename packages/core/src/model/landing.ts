@@ -3,10 +3,11 @@ import { AtMost } from './at-most.js';
 import type { AsTyped } from './as-typed.js';
 import { Place } from './claim.js';
 import { IsId, IsOrder, IsText } from './fields.js';
-import { Names, Nested, PartOf } from './declared.js';
+import { Called, Names, Nested, PartOf } from './declared.js';
 import { LANDING_ROLES, type LandingRole } from './words.js';
 
 /** What one controller says of one module, in its own rack or in another's: its own picture of it. */
+@Called('module assignment')
 export class Landing {
   @IsId() id!: string;
   @IsOrder() order!: number;

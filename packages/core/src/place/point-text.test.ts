@@ -23,7 +23,7 @@ test('a point is printed from the template of its owner, and read back in any ca
 
 test('what is no such text, names no module of its own, or a channel that is not there, says so', () => {
   expect(at('%QB3')).toBeNull();
-  expect(at('D:9:O.0')).toBe('“D:9:O.0” is no module that this station claims');
+  expect(at('D:9:O.0')).toBe('“D:9:O.0” names no module that this station claims');
   expect(at('D:1:O.16')).toBe('“D:1:O.16” has no channel 16');
   // A station without a template has no such texts.
   expect(readPoint(project, 'sb', 'D:1:O.5')).toBeNull();

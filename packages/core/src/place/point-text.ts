@@ -66,7 +66,7 @@ export function readPoint(reader: Reader, station: string, text: string): Read<{
   const claimed = childrenOf(reader, 'landing', station).map((landing): Point => ({ landing, what, channel }));
   const point = claimed.find((one) => pointText(reader, one)?.toLowerCase() === text.trim().toLowerCase());
   if (!point)
-    return unread(`“${text.trim()}” is no module that this station claims`, 'enter it among its landings first');
+    return unread(`“${text.trim()}” names no module that this station claims`, 'enter it among its landings first');
   return placeOfPoint(reader, point, text.trim());
 }
 

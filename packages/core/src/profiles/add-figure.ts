@@ -94,7 +94,7 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   }
   const limit = /^([a-z]+)\s+(\d{1,9})$/i.exec(text);
   if (limit) return put(['limits', limit[1]!.toLowerCase()], { value: Number(limit[2]), source: '' });
-  const found = speaks && !protocol ? `“${speaks[1]}” is no protocol` : `“${text}” is not understood`;
+  const found = speaks && !protocol ? `“${speaks[1]}” names no protocol` : `“${text}” is not understood`;
   const names = speaks && !protocol ? `; protocols are ${PROTOCOLS.map((p) => p.name).join(', ')}` : '';
   return refused({ found, expected: `write one of: ${FIGURE_FORMS.join(' · ')}${names}` });
 }

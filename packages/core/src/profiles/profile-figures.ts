@@ -189,7 +189,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       if (clean === '') return to(path, undefined);
       const block = readRadioBlock(clean);
       const expected = 'write it as in digital input: discrete inputs from 1, 16 a dial';
-      if (!block) return refused({ found: `“${clean}” is no block of registers`, expected });
+      if (!block) return refused({ found: `“${clean}” does not describe a block of registers`, expected });
       return to(path, { ...block, source: profile.radioBlocks?.[key]?.source ?? '' });
     }
     case 'speaks': {
@@ -231,7 +231,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
       if (clean === '') return to(path, undefined);
       const [block, known] = [readBlock(clean), profile.blocks?.[key]];
       const expected = `write it as in ${BLOCK_FORM}`;
-      if (!block || !known) return refused({ found: `“${clean}” is no block of a memory`, expected });
+      if (!block || !known) return refused({ found: `“${clean}” does not describe a block of a memory`, expected });
       const last = Math.max(0, ...Object.values(known.members).map((m) => m.offset + m.bits));
       if (last <= block.length) return to(path, { ...known, ...block });
       return refused({ found: `“${clean}” is shorter than its parts`, expected: `they reach to byte ${last / 8}` });

@@ -32,7 +32,7 @@ export function parseAccepted(text: string): Read<AcceptedRevisions> {
     const [first = '', last, ...more] = piece.split(/\s*[–—-]\s*/);
     const from = partsOf(first);
     const to = last === undefined ? from : partsOf(last);
-    if (!from || !to || more.length > 0) return unread(`“${piece.trim()}” is no revision`, EXPECTED);
+    if (!from || !to || more.length > 0) return unread(`“${piece.trim()}” is not a valid revision`, EXPECTED);
     if (compareParts(from, to, 'least', 'most') > 0) {
       return unread(`${piece.trim()} ends before it begins`, 'write the lower revision first');
     }

@@ -172,7 +172,7 @@ function missing(hop: RouteHop, at: number, form: RouteForm): TextFault {
 function slotFault(reader: Reader, hop: RouteHop, at: StatedHop, i: number): TextFault {
   const right = `slot ${hop.address}`;
   const slot = /^\d{1,3}$/.test(at.address) ? Number(at.address) : null;
-  if (slot === null) return { kind: 'no CPU', hop: i, found: `“${at.address}” is no slot`, right };
+  if (slot === null) return { kind: 'no CPU', hop: i, found: `“${at.address}” is not a valid slot`, right };
   const there = inSlot(reader, hop.to, slot);
   const what = there ? `slot ${slot} holds ${there.name}, no CPU` : `slot ${slot} holds nothing`;
   return {

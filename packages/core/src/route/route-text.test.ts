@@ -87,7 +87,7 @@ test('the right text has no fault; what is wrong is said at its hop', () => {
 test.each([
   ['1', 'slot 1 holds link, no CPU'],
   ['99', 'slot 99 holds nothing'],
-  ['x', '“x” is no slot'],
+  ['x', '“x” is not a valid slot'],
 ])('a slot that holds no CPU: %s', (slot, found) => {
   expect(faults(`Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > ${slot}`)).toEqual([['no CPU', 2, found, 'slot 0']]);
 });

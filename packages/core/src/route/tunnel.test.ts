@@ -16,7 +16,7 @@ test('a pool is a range, the end of a range, or a subnet', () => {
   expect(span('192.168.170.1 - 8')).toBe(8);
   expect(span('192.168.170.0/29')).toBe(8);
   expect(span('192.168.170.8-1')).toBe('“192.168.170.8-1” ends before it begins');
-  expect(span('somewhere')).toBe('“somewhere” is no pool of addresses');
+  expect(span('somewhere')).toBe('“somewhere” is not a valid pool of addresses');
 });
 
 test('service traffic comes in by a tunnel whose pool lies in none of the subnets [common practice]', () => {

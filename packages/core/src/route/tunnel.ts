@@ -29,10 +29,10 @@ export function parsePool(text: string): Read<Pool> {
   }
   const [from = '', to = ''] = text.split(/\s*[–-]\s*/);
   const first = parseIpv4(from);
-  if (!first.ok) return unread(`“${text}” is no pool of addresses`, expected);
+  if (!first.ok) return unread(`“${text}” is not a valid pool of addresses`, expected);
   const whole = /^\d{1,3}$/.test(to) ? `${from.trim().split('.').slice(0, 3).join('.')}.${to}` : to || from;
   const last = parseIpv4(whole);
-  if (!last.ok) return unread(`“${text}” is no pool of addresses`, expected);
+  if (!last.ok) return unread(`“${text}” is not a valid pool of addresses`, expected);
   if (last.value < first.value) return unread(`“${text}” ends before it begins`, expected);
   return read({ first: first.value, last: last.value });
 }

@@ -143,7 +143,7 @@ function parseDirection(reader: Reader, end: End, text: string): Read<Direction>
   const found = DIRECTIONS.find(
     (d) => d === lower || d.slice(0, -1) === lower || d[0] === lower || words?.[d]?.word.toLowerCase() === lower,
   );
-  return found ? read(found) : unread(`“${text}” is no direction`, 'write writes, reads or both');
+  return found ? read(found) : unread(`“${text}” is not a valid direction`, 'write writes, reads or both');
 }
 
 /** Another area by its name: the number stays, in that area's first view. The area follows from an address. */
@@ -156,7 +156,7 @@ function editArea(reader: Reader, end: End, claim: Claim, text: string): Edited 
   const view = memory?.views[0];
   if (!memory || !view) {
     const names = memories.map((m) => m.area.name).join(', ') || 'none yet';
-    return { claim, problem: `“${text}” is no area of this station; its areas: ${names}` };
+    return { claim, problem: `“${text}” names no area of this station; its areas: ${names}` };
   }
   const place = readable(claim.place);
   if (place?.area === memory.area.id) return { claim, problem: null };

@@ -145,7 +145,7 @@ test('a cell of a missing end that is emptied, or whose text is refused, makes n
   }
   const refused = type(bare, { at: 'eb', lane: 'lane', column: 'area', text: 'Nowhere' });
   expect(refused.changes).toEqual([]);
-  expect(refused.problems).toEqual(['“Nowhere” is no area of this station; its areas: Memory']);
+  expect(refused.problems).toEqual(['“Nowhere” names no area of this station; its areas: Memory']);
   expect(type(bare, { at: 'eb', lane: null, column: 'area', text: 'Nowhere' }).changes).toEqual([]);
 });
 

@@ -21,7 +21,7 @@ export function parseWord<W extends string | number>(text: string, words: readon
   if (exact !== undefined) return read(exact);
   const starting = clean === '' ? [] : words.filter((word) => String(word).toLowerCase().startsWith(clean));
   if (starting.length === 1) return read(starting[0]!);
-  return unread(`“${text.trim()}” is no ${what}`, `write ${words.join(', ')}`);
+  return unread(`“${text.trim()}” is not a valid ${what}`, `write ${words.join(', ')}`);
 }
 
 /** `yes` or `no`, or the start of it; a cell that is emptied says no. */

@@ -48,7 +48,7 @@ test('frames a second on 100 Mbit/s: 148,809 of 64 bytes, 8,127 of 1518 [common 
   expect(bytesOnTheWire(1501)).toEqual({ frames: 2, bytes: 1538 + 84 });
 });
 
-test('the load of a network: one frame per block and cadence, by hand', () => {
+test('the load of a network: one frame per block and interval, by hand', () => {
   const project = plant();
   const { loads, packetsPerSecond, bitsPerSecond, share } = networkLoad(project, project.get('network', 'net')!);
   // Only the exchange y has a cadence on it: 8 bytes every 100 ms, in a frame of 84 bytes on the wire.
@@ -80,7 +80,7 @@ test('the terms of one request add up', () => {
   expect((4 * total).toFixed(0)).toBe('395');
 });
 
-test('the next cadence that is not below', () => {
+test('the next interval that is not below', () => {
   expect([395, 100, 101, 0.3, 1999].map(roundCadence)).toEqual([500, 100, 200, 1, 2000]);
 });
 
@@ -95,7 +95,7 @@ test('a pass is the sum over the lanes; nothing is said of other protocols', () 
   expect(linePassOf(unread, unread.get('exchange', 'rtu')!)).toBeNull();
 });
 
-test('TIM 3: a pass that does not fit, with its terms; the proposed cadence holds it', () => {
+test('TIM 3: a pass that does not fit, with its terms; the proposed interval holds it', () => {
   const slow: FieldEdit[] = [
     ['exchange', 'rtu', 'cadence', 20],
     ['exchange', 'rtu', 'responseDelay', 30],

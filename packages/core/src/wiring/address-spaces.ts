@@ -54,7 +54,7 @@ export type SpaceId = keyof typeof SPACES;
 export function parseInSpace(text: string, space: AddressSpace): Read<number> {
   const clean = text.trim();
   const expected = `a ${space.name} is a whole number from ${space.least} to ${space.most}`;
-  if (!/^\d{1,6}$/.test(clean)) return unread(`“${text}” is no whole number`, expected);
+  if (!/^\d{1,6}$/.test(clean)) return unread(`“${text}” is not a whole number`, expected);
   const number = Number(clean);
   if (number >= space.least && number <= space.most) return read(number);
   const special = space.special(number);

@@ -81,7 +81,7 @@ test('settings are written in one way; what cannot be read stays as typed', () =
   expect(value('serial', '19.2k,8,N,1')).toBe('19200 8N1');
   expect(value('serial', 'fast')).toBe('fast');
   expect(value('busRate', '1500 kbit/s')).toBe('1.5 Mbit/s');
-  expect(onLine('electrical', 'RS-999').problem).toContain('“RS-999” is no standard');
+  expect(onLine('electrical', 'RS-999').problem).toContain('“RS-999” is not a valid standard');
 });
 
 test('the runs of a ledger cover every address once, in order, and each port stands in its own', () => {

@@ -9,7 +9,7 @@ export const BUS_RATES = [
 export function parseBusRate(text: string): Read<number> {
   const match = /^(\d+(?:[.,]\d+)?)\s*([kM]?)(?:bit\/s|bps|Bd|baud)?$/i.exec(text.trim());
   const expected = `the bus has ${BUS_RATES.map(formatBusRate).join(', ')}`;
-  if (!match) return unread(`“${text}” is no rate`, expected);
+  if (!match) return unread(`“${text}” is not a valid rate`, expected);
   const scale = { '': 1, k: 1000, m: 1_000_000 }[match[2]!.toLowerCase()]!;
   const rate = Math.round(Number(match[1]!.replace(',', '.')) * scale);
   return (BUS_RATES as readonly number[]).includes(rate)

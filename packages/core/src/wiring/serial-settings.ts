@@ -24,7 +24,7 @@ export function parseSerial(text: string): Read<SerialSettings> {
     /^(\d{1,3}(?:[.,'\s]\d{3})+|\d+(?:[.,]\d+)?)\s*(k?)(?:\s*(?:bit\/s|Bd|baud|bps))?[\s,;/]+([5-9])[\s,-]*([neo])[\s,-]*([12])$/i.exec(
       clean,
     );
-  if (!match) return unread(`“${text}” is no serial setting`, EXPECTED);
+  if (!match) return unread(`“${text}” is not a valid serial setting`, EXPECTED);
   const [, number = '', thousand = '', data = '', letter = '', stop = ''] = match;
   const plain = thousand === '' && GROUPED.test(number) ? number.replace(/\D/g, '') : number.replace(',', '.');
   const rate = Math.round(Number(plain) * (thousand === '' ? 1 : 1000));

@@ -72,7 +72,7 @@ test('the ranges of unit, node and telemetry addresses, with the meaning of what
     65519,
     '65520 is reserved, or for all units at once',
   ]);
-  expect(fault('1x', 'unit')).toBe('“1x” is no whole number');
+  expect(fault('1x', 'unit')).toBe('“1x” is not a whole number');
 });
 
 test('the number that is proposed is free and inside; none only where all are taken', () => {

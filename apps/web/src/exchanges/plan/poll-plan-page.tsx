@@ -77,26 +77,26 @@ export function PollPlanPage() {
           <Empty>Nothing is read by requests yet: type what the calling end asks for, and the plan stands here.</Empty>
         )}
         {plan && plan.holds !== null && plan.devices.length > 0 && (
-          <Section aria-label="Whether the cadence holds">
+          <Section aria-label="Whether the interval holds">
             <SectionHead>
-              <h2>{plan.holds ? 'The cadence holds' : `Every ${plan.cadence} ms cannot hold`}</h2>
+              <h2>{plan.holds ? 'The interval holds' : `Every ${plan.cadence} ms cannot hold`}</h2>
               <p>
                 {plan.holds
                   ? `${ms((plan.cadence ?? 0) - plan.pass)} ms are left in each pass`
-                  : `one pass takes ${ms(plan.pass)} ms, ${ms(plan.pass - (plan.cadence ?? 0))} ms too long`}
+                  : `one poll cycle takes ${ms(plan.pass)} ms, ${ms(plan.pass - (plan.cadence ?? 0))} ms too long`}
                 {typeof exchange.responseDelay !== 'number' && '; the response delay is not said, and counted as none'}
               </p>
             </SectionHead>
             {remedies && (
               <ul>
                 <li>
-                  a cadence of {remedies.cadence} ms holds{' '}
+                  an interval of {remedies.cadence} ms holds{' '}
                   <TextButton onPress={() => setCadence(remedies.cadence)}>Set it</TextButton>
                 </li>
                 {remedies.line && <li>a line at {remedies.line} holds, if every device on it takes that rate</li>}
                 <li>
                   {remedies.delay === null
-                    ? 'quicker answers alone do not: even without any response delay the pass is too long'
+                    ? 'quicker answers alone do not: even without any response delay the poll cycle is too long'
                     : `answers within ${remedies.delay} ms hold`}
                 </li>
               </ul>

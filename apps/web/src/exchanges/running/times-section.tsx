@@ -41,7 +41,7 @@ export function TimesSection({ exchange }: { exchange: Exchange }) {
       {fact('inactivity', 'never')}
       {pass && (
         <div>
-          <dt>A pass over the line</dt>
+          <dt>Poll cycle</dt>
           <dd>
             {pass.requests.length} requests, {pass.total.toFixed(0)} ms at {pass.settings}
           </dd>

@@ -80,12 +80,12 @@ function faultOf(
   slotText: string,
   slot: Number_,
 ): string | null {
-  if (quantity === 'none') return `quantity “${quantityText}” is no number; write a whole one, as 3`;
+  if (quantity === 'none') return `quantity “${quantityText}” is not a valid number; write a whole one, as 3`;
   if (quantity !== null && (!Number.isInteger(quantity) || quantity < 1 || quantity > 1000)) {
     return `quantity ${quantityText} cannot be; write a whole number from 1 to 1000`;
   }
   if (slot === 'none' || (slot !== null && (!Number.isInteger(slot) || slot < 0))) {
-    return `slot “${slotText}” is no slot; write a whole number`;
+    return `slot “${slotText}” is not a valid slot; write a whole number`;
   }
   if (row.station === '') return 'no station is named; write its name in the station’s column';
   return null;

@@ -83,7 +83,7 @@ test('what is wrong stands at its row: no name, twice, no such word; what cannot
     [2, 'not taken', 'it has no name'],
     [3, 'added', null],
     [4, 'not taken', 'it has the name of row 3'],
-    [5, 'added', expect.stringContaining('“often” is no access') as string],
+    [5, 'added', expect.stringContaining('“often” is not a valid access') as string],
   ]);
   const kept = childrenOf(taken(smallPlant(), csv(WRONG)), 'tag', 'sa').find((tag) => tag.name === 'B');
   expect(kept).toMatchObject({ type: { typed: 'NUMBER' }, place: { typed: 'q7' } });

@@ -26,7 +26,7 @@ export const deviceName: Rule = {
       },
       illegal: {
         ...SHARED,
-        headline: '{a}: “{name}” is no device name: {fault}',
+        headline: '{a}: “{name}” is not a valid device name: {fault}',
         says: ['device name [[{name}]]: {fault}'],
         remedy: 'Use {proposal}, and set the same at the device.',
       },

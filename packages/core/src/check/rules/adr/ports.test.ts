@@ -50,7 +50,7 @@ test('ADR 8: dials of one direction on one radio network', () => {
 test('ADR 9: node 127 is for all nodes; unit 300 is out of range', () => {
   expect(words('ADR 9', ['port', 'pn2', 'node', '127'])).toContain('127 is for all nodes at once');
   expect(words('ADR 9', ['port', 'pl2', 'unit', 300])).toContain('300 is out of range');
-  expect(words('ADR 9', ['port', 'pn2', 'node', 'nine'])).toContain('“nine” is no whole number');
+  expect(words('ADR 9', ['port', 'pn2', 'node', 'nine'])).toContain('“nine” is not a whole number');
 });
 
 test('ADR 10: what the type comes with is not yet set', () => {

@@ -57,7 +57,7 @@ test('HWS 5: 5.2 accepted, 4.6 found: both figures, and the found one is accepte
   const accepted = (choice: number) =>
     fixed(project, theFinding(project, 'HWS 5'), choice).get('landing', 'l2')?.accepted;
   expect([accepted(0), accepted(1)]).toEqual(['4.6–4.x', '4.6']);
-  expect(words('HWS 5', ['landing', 'l2', 'accepted', 'newest'])).toContain('“newest” is no revision');
+  expect(words('HWS 5', ['landing', 'l2', 'accepted', 'newest'])).toContain('“newest” is not a valid revision');
   // Before anybody has looked it is the list that says what will be there; afterwards the two are compared.
   const listed = { orderCode: 'DO-16', revision: '3.1', source: 'offer of May' };
   const module = project.get('landing', 'l2')!.module;

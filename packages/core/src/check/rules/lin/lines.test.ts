@@ -27,7 +27,7 @@ test('LIN 1: the one whose parity differs, with both settings, against the calle
 });
 
 test('LIN 1: a setting that cannot be read is said where it stands', () => {
-  expect(words('LIN 1', ['port', 'pl2', 'serial', '9600'])).toContain('“9600” is no serial setting');
+  expect(words('LIN 1', ['port', 'pl2', 'serial', '9600'])).toContain('“9600” is not a valid serial setting');
 });
 
 test('LIN 2: another electrical standard; three on a line for two', () => {

@@ -32,7 +32,7 @@ test('where names are identifiers, a hyphen is named [published: IEC 61131-3, id
   const rule = { form: 'identifier', caseMatters: false, source: 'IEC 61131-3' };
   expect(codesOf(edited(named('Level_1'), ['profile', 'pa', 'nameRule', rule]))).toEqual([]);
   const words = wordsOf(theFinding(edited(named('Level-1'), ['profile', 'pa', 'nameRule', rule]), 'NAM 3'));
-  expect(words).toContain('Level-1 is no name at A: “-” is no letter, digit or underscore');
+  expect(words).toContain('Level-1 is no name at A: “-” is neither a letter, a digit nor an underscore');
 });
 
 test('the name of a station is no longer than its type takes, either', () => {

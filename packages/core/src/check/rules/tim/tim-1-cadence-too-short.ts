@@ -6,16 +6,16 @@ import type { Rule } from '../../rule.js';
 export const cadenceTooShort: Rule = {
   meta: {
     code: 'TIM 1',
-    title: 'The cadence is not shorter than the pass of a program that takes part',
+    title: 'The interval is not shorter than the scan of a program that takes part',
     source: 'common practice: a program sees and sets data once in a pass; more often is work for nothing',
     yieldsAtCell: ['TIM 3'],
     messages: {
       scan: {
         severity: 'doubt',
         headline: '{exchange}: interval {cadence} ms is shorter than the scan of {a}, {scan} ms{more}',
-        says: ['a pass every [[{scan} ms]]'],
+        says: ['a scan every [[{scan} ms]]'],
         consequence: 'The same values go several times; those in between are lost.',
-        remedy: 'Set the cadence to {scan} ms or more.',
+        remedy: 'Set the interval to {scan} ms or more.',
       },
     },
   },

@@ -18,7 +18,7 @@ function slowestAnswer(reader: Reader, exchange: Exchange): { end: End; name: st
 export const timeoutTooShort: Rule = {
   meta: {
     code: 'TIM 2',
-    title: 'The timeout is not shorter than an answer takes; of cyclic data, than its cadence',
+    title: 'The timeout is not shorter than an answer takes; of cyclic data, than its interval',
     source: 'common practice: what is given up before the next is due makes a link look lost that is not',
     messages: {
       answer: {
@@ -31,16 +31,16 @@ export const timeoutTooShort: Rule = {
       pass: {
         severity: 'doubt',
         headline: '{exchange}: timeout {timeout} ms is shorter than the scan of {a}, {scan} ms',
-        says: ['timeout [[{timeout} ms]]; a pass every [[{scan} ms]]'],
-        consequence: 'A station that answers once in a pass answers too late.',
+        says: ['timeout [[{timeout} ms]]; a scan every [[{scan} ms]]'],
+        consequence: 'A station that answers once in a scan answers too late.',
         remedy: 'Set the timeout to {proposed} ms or more, unless {a} is known to answer in between.',
       },
       cadence: {
         severity: 'doubt',
         headline: '{exchange}: timeout {timeout} ms is shorter than the interval, {cadence} ms',
-        says: ['timeout [[{timeout} ms]], cadence {cadence} ms'],
+        says: ['timeout [[{timeout} ms]], interval {cadence} ms'],
         consequence: 'One late message is taken for a lost link.',
-        remedy: 'Set the timeout to three times the cadence, {proposed} ms, or to what the device asks for.',
+        remedy: 'Set the timeout to three times the interval, {proposed} ms, or to what the device asks for.',
       },
     },
   },

@@ -11,23 +11,23 @@ const ms = (value: number): string => (value >= 100 ? value.toFixed(0) : value.t
 export const passTooLong: Rule = {
   meta: {
     code: 'TIM 3',
-    title: 'One pass over all requests fits into the cadence',
+    title: 'One poll cycle over all requests fits into the interval',
     source:
       'MODBUS over Serial Line V1.02, 2.5.1: characters and silences; Application Protocol V1.1b3: frames [from memory]',
     messages: {
       pass: {
         severity: 'blocker',
         headline: '{exchange}: a poll cycle takes about {pass} ms; the interval is {cadence} ms',
-        says: ['{requests}, {terms}: [[{pass} ms]]; cadence [[{cadence} ms]]'],
-        consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
-        remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
+        says: ['{requests}, {terms}: [[{pass} ms]]; interval [[{cadence} ms]]'],
+        consequence: 'The caller falls behind; values are older than the interval says, and some are never asked for.',
+        remedy: 'Set the interval to {proposed} ms, or ask for less, faster, or on a second line.',
       },
       plan: {
         severity: 'blocker',
         headline: '{exchange}: its poll plan takes about {pass} ms, and is due every {cadence} ms',
-        says: ['{requests}, the fewest that bring all of it: [[{pass} ms]]; cadence [[{cadence} ms]]'],
-        consequence: 'The caller falls behind; values are older than the cadence says, and some are never asked for.',
-        remedy: 'Set the cadence to {proposed} ms, or ask for less, faster, or on a second line.',
+        says: ['{requests}, the fewest that bring all of it: [[{pass} ms]]; interval [[{cadence} ms]]'],
+        consequence: 'The caller falls behind; values are older than the interval says, and some are never asked for.',
+        remedy: 'Set the interval to {proposed} ms, or ask for less, faster, or on a second line.',
       },
     },
   },
@@ -44,7 +44,7 @@ export const passTooLong: Rule = {
       const [first] = pass.requests;
       yield {
         message: 'pass',
-        label: 'pass too long',
+        label: 'poll cycle too long',
         about: { kind: 'exchange', id: exchange.id, name: exchange.name },
         parties: [{ station: caller.station, end: caller.id }],
         cells: [
@@ -81,7 +81,7 @@ function planTooLong(exchange: Exchange, plan: ExchangePlan): Report {
   const requests = plan.devices.reduce((sum, device) => sum + device.requests.length, 0);
   return {
     message: 'plan',
-    label: 'pass too long',
+    label: 'poll cycle too long',
     about: { kind: 'exchange', id: exchange.id, name: exchange.name },
     parties: [{ station: caller.station, end: caller.id }],
     cells: [{ kind: 'exchange', id: exchange.id, path: ['cadence'] }],

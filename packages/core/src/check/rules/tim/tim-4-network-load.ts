@@ -13,7 +13,7 @@ export const networkFull: Rule = {
         headline: '{network}: {share} % of its rate is taken, and {level} % is the level to ask at',
         says: ['{rate} Mbit/s; [[{load} Mbit/s]] by {most}, …'],
         consequence: 'Bursts and engineers’ tools make cyclic data late.',
-        remedy: 'Lengthen cadences, begin with {most}, or split the network.',
+        remedy: 'Lengthen intervals, begin with {most}, or split the network.',
       },
     },
   },

@@ -13,7 +13,7 @@ export const closedWhileQuiet: Rule = {
       quiet: {
         severity: 'doubt',
         headline: '{exchange}: {what} {time} ms, and a request comes every {cadence} ms',
-        says: ['{what} [[{time} ms]], cadence {cadence} ms'],
+        says: ['{what} [[{time} ms]], interval {cadence} ms'],
         consequence: 'The connection is closed, or probed, between two requests; each then sets it up anew.',
         remedy: 'Set the {what} to {proposed} ms or more.',
       },

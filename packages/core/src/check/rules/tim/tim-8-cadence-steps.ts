@@ -6,15 +6,15 @@ import type { Rule } from '../../rule.js';
 export const cadenceNotPossible: Rule = {
   meta: {
     code: 'TIM 8',
-    title: 'A cadence is one that the protocol can keep',
-    source: 'the cadences of each protocol, see its file',
+    title: 'An interval is one that the protocol can keep',
+    source: 'the intervals of each protocol, see its file',
     messages: {
       step: {
         severity: 'blocker',
-        headline: '{exchange}: {protocol} of {a} has no cadence of {cadence} ms',
+        headline: '{exchange}: {protocol} of {a} has no interval of {cadence} ms',
         says: ['every [[{cadence} ms]]; {protocol} has {steps}'],
         consequence: 'The tool refuses it, or takes another without saying so.',
-        remedy: 'Set the cadence to {nearest} ms.',
+        remedy: 'Set the interval to {nearest} ms.',
       },
     },
   },
@@ -47,6 +47,6 @@ export const cadenceNotPossible: Rule = {
     const { nearest } = finding.params;
     if (!exchange) return [];
     const changes = [set('exchange', exchange, ['cadence'], Number(nearest))];
-    return [{ label: `${exchange.name}: cadence ${nearest} ms`, changes }];
+    return [{ label: `${exchange.name}: interval ${nearest} ms`, changes }];
   },
 };

@@ -26,7 +26,7 @@ export const triggerLeavesGap: Rule = {
         headline: '{exchange}: {a} moves {lanes} on demand; how old that is, is not known',
         says: ['{lanes}: [[on demand]]', 'is asked, or gets it, when {a} calls'],
         consequence: 'Nobody can say how old the value is that is decided by.',
-        remedy: 'State the rhythm of its calls as the cadence of the exchange.',
+        remedy: 'State the rhythm of its calls as the interval of the exchange.',
       },
     },
   },

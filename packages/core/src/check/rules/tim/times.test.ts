@@ -22,7 +22,7 @@ test('TIM 5: the age of a value at its sink, with its terms: 10 + 100 + 20 ms by
   expect(codesOf(plant(...SCANS, ['lane', 'lane3', 'mostAge', 130]))).toEqual([]);
   const found = words('TIM 5', ...SCANS, ['lane', 'lane3', 'mostAge', 129]);
   expect(found).toContain('up to 130 ms old at A, and 129 ms is allowed');
-  expect(found).toContain('cadence of Second 100 ms');
+  expect(found).toContain('interval of Second 100 ms');
 });
 
 test('TIM 6: a signal not longer than the slowest look can be missed', () => {
@@ -37,7 +37,7 @@ test('TIM 7: an idle connection is not closed between two requests', () => {
   expect(codesOf(plant(['exchange', 'y', 'keepAlive', 101]))).toEqual([]);
 });
 
-test('TIM 8: cyclic Ethernet I/O has a cadence of 1 ms and every power of two of it up to 512 [published: IEC 61158-6-10, send clock and reduction ratio] [from memory]', () => {
+test('TIM 8: cyclic Ethernet I/O has an interval of 1 ms and every power of two of it up to 512 [published: IEC 61158-6-10, send clock and reduction ratio] [from memory]', () => {
   const io: FieldEdit[] = [
     ['exchange', 'y', 'protocol', 'cyclic-ethernet-io'],
     ['port', 'portc', 'deviceName', 'c'],
@@ -47,7 +47,7 @@ test('TIM 8: cyclic Ethernet I/O has a cadence of 1 ms and every power of two of
   const steps = (ms: number) => codesOf(plant(...io, ['exchange', 'y', 'cadence', ms])).filter((c) => c === 'TIM 8');
   expect([1, 2, 4, 8, 16, 32, 64, 128, 256, 512].flatMap(steps)).toEqual([]);
   expect([3, 20, 100, 1024].flatMap(steps)).toHaveLength(4);
-  expect(words('TIM 8', ...io, ['exchange', 'y', 'cadence', 20])).toContain('Set the cadence to 16 ms');
+  expect(words('TIM 8', ...io, ['exchange', 'y', 'cadence', 20])).toContain('Set the interval to 16 ms');
 });
 
 test('TIM 9: on change only is not there again after a return; on demand has no known age', () => {
