@@ -15,7 +15,12 @@ const plant = () =>
     project: [{ id: 'project', name: 'Many tags' }],
     profile: [
       {
-        ...{ id: 'profile', order: 1, name: 'Words', layout: {}, limits: {}, words: {} },
+        id: 'profile',
+        order: 1,
+        name: 'Words',
+        layout: {},
+        limits: {},
+        words: {},
         nameRule: { caseMatters: false, source: 'the bench' },
         views: {
           w: { order: 1, name: 'w', areaKind: 'memory', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 },
@@ -25,13 +30,26 @@ const plant = () =>
     station: [{ id: 's', order: 1, name: 'S', roles: ['controller'], profile: 'profile', party: 'own' }],
     area: [
       {
-        ...{ id: 'area', order: 1, name: 'Memory', station: 's', kind: 'memory', wordBits: 16, words: 1_000_000 },
-        ...{ writers: ['program'], views: {}, reservations: {} },
+        id: 'area',
+        order: 1,
+        name: 'Memory',
+        station: 's',
+        kind: 'memory',
+        wordBits: 16,
+        words: 1_000_000,
+        writers: ['program'],
+        views: {},
+        reservations: {},
       },
     ],
     tag: Array.from({ length: TAGS }, (_, i) => ({
-      ...{ id: `t${i}`, order: i, station: 's', name: `Area_${i % 97}_Point_${i}`, access: 'read' as const },
-      ...{ type: { base: 'INT', count: 1 }, place: { area: 'area', view: 'w', number: i, width: 16 as const } },
+      id: `t${i}`,
+      order: i,
+      station: 's',
+      name: `Area_${i % 97}_Point_${i}`,
+      access: 'read' as const,
+      type: { base: 'INT', count: 1 },
+      place: { area: 'area', view: 'w', number: i, width: 16 as const },
     })),
   });
 

@@ -14,7 +14,13 @@ function plant(): Project {
     project: [{ id: 'project', name: 'Routes' }],
     profile: [
       {
-        ...{ id: 'router', order: 1, name: 'Router', layout: {}, limits: {}, words: {}, views: {} },
+        id: 'router',
+        order: 1,
+        name: 'Router',
+        layout: {},
+        limits: {},
+        words: {},
+        views: {},
         nameRule: { caseMatters: false, source: 'the bench' },
         forwards: { r: { what: 'requests', source: 'the bench' } },
       },
@@ -54,7 +60,10 @@ export function routeRows(): Row[] {
     }
   });
   const row = (work: string, ms: number, aim: number): Row => ({
-    ...{ work, figure: `${ms.toFixed(1)} ms`, aim: `under ${aim} ms`, met: ms < aim },
+    work,
+    figure: `${ms.toFixed(1)} ms`,
+    aim: `under ${aim} ms`,
+    met: ms < aim,
   });
   return [
     row('the best way among 200 stations and 60 networks (the middle one)', one, 5),

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { apply } from '@dialoga/core/change';
 import { writeProject } from '@dialoga/core/file';
-import { readTable, tableTags, understandTable, type TagList } from '@dialoga/core/formats';
+import { readTable, TAG_LIST, type TagList } from '@dialoga/core/formats';
 import { Project, type Area, type Profile, type Station } from '@dialoga/core/model';
 import { BECOMES, importChanges, matchNames, planImport } from '@dialoga/core/tags';
 import { pollPlan } from '@dialoga/core/time';
@@ -13,7 +13,12 @@ const ROWS = 100_000;
 /** One controller with a memory of words, and nothing else. */
 function controller(): Project {
   const profile: Profile = {
-    ...{ id: 'profile', order: 1, name: 'Words', layout: {}, limits: {}, words: {} },
+    id: 'profile',
+    order: 1,
+    name: 'Words',
+    layout: {},
+    limits: {},
+    words: {},
     nameRule: { caseMatters: false, source: 'the bench' },
     views: {
       w: { order: 1, name: 'words', notation: 'iec elements', areaKind: 'memory', prefix: 'M', unit: 16, first: 0 },
@@ -21,8 +26,16 @@ function controller(): Project {
   };
   const station: Station = { id: 's', order: 1, name: 'S', roles: ['controller'], profile: 'profile', party: 'own' };
   const area: Area = {
-    ...{ id: 'area', order: 1, name: 'Memory', station: 's', kind: 'memory', wordBits: 16, words: 1_000_000 },
-    ...{ writers: ['program'], views: {}, reservations: {} },
+    id: 'area',
+    order: 1,
+    name: 'Memory',
+    station: 's',
+    kind: 'memory',
+    wordBits: 16,
+    words: 1_000_000,
+    writers: ['program'],
+    views: {},
+    reservations: {},
   };
   return Project.of({
     project: [{ id: 'project', name: 'Bench' }],
@@ -45,8 +58,8 @@ const csv = (changed: boolean): string =>
 function listOf(text: string): TagList {
   const table = readTable(text);
   if (!table.ok) throw new Error(table.found);
-  const found = understandTable(table.value);
-  const list = tableTags(table.value, found, found.columns);
+  const found = TAG_LIST.understand(table.value, true)!;
+  const list = TAG_LIST.read(table.value, found.heading, found.columns, 'point');
   if (!list.ok) throw new Error(list.found);
   return list.value;
 }

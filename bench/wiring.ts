@@ -1,5 +1,5 @@
 import { readTable } from '@dialoga/core/formats';
-import { listRows, planList, recogniseColumns } from '@dialoga/core/hardware';
+import { HARDWARE_LIST, planList } from '@dialoga/core/hardware';
 import { Project, type Entity, type Kind } from '@dialoga/core/model';
 import { copiesOf } from '@dialoga/core/told';
 import { attachmentsOf, ledgerOf } from '@dialoga/core/wiring';
@@ -52,9 +52,11 @@ function hardwareList(): string {
 
 function planned(project: Project, text: string): void {
   const table = readTable(text);
-  const found = table.ok ? recogniseColumns(table.value) : null;
+  const found = table.ok ? HARDWARE_LIST.understand(table.value, true) : null;
   if (!table.ok || !found) throw new Error('the list of the bench cannot be read');
   let next = 0;
-  const plan = planList(project, listRows(table.value, found.heading, found.columns), 'list', () => `new${next++}`);
+  const rows = HARDWARE_LIST.read(table.value, found.heading, found.columns, 'point');
+  if (!rows.ok) throw new Error(rows.found);
+  const plan = planList(project, rows.value, 'list', () => `new${next++}`);
   if (plan.modules.length !== LIST_ROWS) throw new Error(`${plan.modules.length} modules, ${plan.faults[0]?.sentence}`);
 }

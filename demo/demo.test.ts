@@ -4,7 +4,7 @@ import { apply, diff, set } from '@dialoga/core/change';
 import { CheckEngine, inOrderOfWork, plain, ruleOf, textOf } from '@dialoga/core/check';
 import { writeProject } from '@dialoga/core/file';
 import type { Finding } from '@dialoga/core/finding';
-import { decimalOf, readIecText, readPlcopen, readTable, tableTags, understandTable } from '@dialoga/core/formats';
+import { formatOf, readTable, TAG_LIST, type TagList } from '@dialoga/core/formats';
 import { childrenOf, type Port, type Project } from '@dialoga/core/model';
 import { BECOMES, planImport, type ImportPlan } from '@dialoga/core/tags';
 import { readProject } from '@dialoga/core/entry';
@@ -35,15 +35,24 @@ test('the files are what the demo gives, and can be read', () => {
 /** Characters of ten bits: common, and not what the standard asks for. No fault, and no remedy is needed. */
 const ROOF_LINE = ['LIN 6', 'hint', 'roof-line', '19200 8N1'];
 
+/** The tags of a file that lists them at once, by the format that recognises it. */
+async function listedIn(name: string): Promise<TagList> {
+  const text = file(name);
+  const bytes = new TextEncoder().encode(text);
+  const opening = { text, workbook: () => Promise.resolve([]), progress: () => undefined };
+  const [sheet] = await formatOf(bytes, () => text).read(bytes, opening);
+  const { content } = sheet!;
+  if (content.holds !== 'tags' || !content.list.ok) throw new Error(`${name} lists no tags`);
+  return content.list.value;
+}
+
 test('the tag lists are what the demo gives: the two formats of IEC hold the same tags, and those of PlantCtl', async () => {
   const project = kestrelQuay(false);
   expect(file('dock-panel-tags.csv')).toBe(dockPanelTags());
   expect(file('dock-panel-tags-next.csv')).toBe(dockPanelTagsNext());
   expect(file('plant-globals.st')).toBe(plantGlobalsText(project));
   expect(file('plant-globals.xml')).toBe(plantGlobalsXml(project));
-  const [text, xml] = [readIecText(file('plant-globals.st')), readPlcopen(file('plant-globals.xml'))];
-  if (!xml.ok) throw new Error(xml.found);
-  for (const list of [text, xml.value]) {
+  for (const list of [await listedIn('plant-globals.st'), await listedIn('plant-globals.xml')]) {
     const plan = planImport(project, 'plantctl', list, () => 'x');
     expect([list.faults, list.rows.length]).toEqual([[], childrenOf(project, 'tag', 'plantctl').length]);
     expect(whats(plan)).toEqual({ unchanged: list.rows.length });
@@ -63,9 +72,9 @@ function whats({ becomes }: ImportPlan): Record<string, number> {
 function panelList(text: string) {
   const table = readTable(text);
   if (!table.ok) throw new Error(table.found);
-  const found = understandTable(table.value, false);
+  const found = TAG_LIST.understand(table.value, false)!;
   expect(found.headings[found.columns.type!]).toBe('Typ');
-  const list = tableTags(table.value, found, { ...found.columns, type: 4 }, decimalOf(table.value));
+  const list = TAG_LIST.read(table.value, found.heading, { ...found.columns, type: 4 }, 'comma');
   if (!list.ok) throw new Error(list.found);
   return list.value;
 }
@@ -113,7 +122,7 @@ test('the seeded faults are found, once each, with both values', () => {
       'ServiceLaptop asks for program transfer',
       'DockCtl: stops at QuayLink: QuayLink is a coupler: it passes the data of its own coupler area, and no program transfer',
     ],
-    ['ADR 13', 'blocker', 'duty', 'told SkidCtl at 10.48.10.14, its former address', 'is at 10.48.10.12'],
+    ['ADR 13', 'blocker', 'duty', 'entered for SkidCtl: 10.48.10.14, its former address', 'is at 10.48.10.12'],
     [
       'TYP 5',
       'blocker',
@@ -174,7 +183,7 @@ test('the seeded faults are found, once each, with both values', () => {
       'Aisle trial, 16 points from Aisle_See_01 puts data into %IB2–%IB3',
     ],
     ['NAM 4', 'blocker', 'trial-see17', 'looks for Aisle_See_17', 'Aisle_see_17'],
-    ['ADR 13', 'blocker', 'service', 'told telemetry address 0', 'telemetry address is 31'],
+    ['ADR 13', 'blocker', 'service', 'telemetry address entered: 0', 'telemetry address is 31'],
   ]);
 });
 
@@ -205,7 +214,7 @@ test('the two differ in the mended paths only', () => {
     'end duty-plant told.duty-skid.address',
     'end service-servicelaptop told.service-brinertu.telemetry',
     'exchange evaporators onLoss',
-    'exchange meters interval',
+    'exchange meters cadence',
     'expectation route-dock-not ',
     'landing landing-plantctl-evap-4 role',
     'landing landing-plantctl-evap-5 accepted',

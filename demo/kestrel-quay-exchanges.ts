@@ -7,31 +7,60 @@ const HELD: OnLoss = { ...SAFE, sinks: 'hold the last value' };
 /** Temperatures to whoever wants them, the docks through a coupler, and the evaporators' modules. */
 export const moreExchanges = (agreed: boolean): Exchange[] => [
   {
-    ...{ id: 'temperatures', order: 30, name: 'Store temperatures', kind: 'shared variables', protocol: 'cip' },
-    ...{ transfer: 'cyclic blocks', cadence: 1000, timeout: 5000, onLoss: HELD, watchedBy: 'store-temperatures' },
+    id: 'temperatures',
+    order: 30,
+    name: 'Store temperatures',
+    kind: 'shared variables',
+    protocol: 'cip',
+    transfer: 'cyclic blocks',
+    cadence: 1000,
+    timeout: 5000,
+    onLoss: HELD,
+    watchedBy: 'store-temperatures',
   },
   {
-    ...{ id: 'docks', order: 40, name: 'Dock interlocks', kind: 'coupler area', protocol: 'cyclic-ethernet-io' },
-    ...{
-      transfer: 'cyclic blocks',
-      cadence: 16,
-      timeout: 100,
-      via: 'quaylink',
-      onLoss: SAFE,
-      watchedBy: 'dock-states',
-    },
+    id: 'docks',
+    order: 40,
+    name: 'Dock interlocks',
+    kind: 'coupler area',
+    protocol: 'cyclic-ethernet-io',
+    transfer: 'cyclic blocks',
+    cadence: 16,
+    timeout: 100,
+    via: 'quaylink',
+    onLoss: SAFE,
+    watchedBy: 'dock-states',
   },
   {
-    ...{ id: 'meters', order: 50, name: 'Energy meters', kind: 'gateway memory', protocol: 'modbus-rtu' },
-    ...{ transfer: 'requests', cadence: agreed ? 500 : 250, timeout: 200, responseDelay: 30 },
+    id: 'meters',
+    order: 50,
+    name: 'Energy meters',
+    kind: 'gateway memory',
+    protocol: 'modbus-rtu',
+    transfer: 'requests',
+    cadence: agreed ? 500 : 250,
+    timeout: 200,
+    responseDelay: 30,
   },
   {
-    ...{ id: 'readings', order: 55, name: 'Meter readings', kind: 'gateway memory', protocol: 'modbus-tcp' },
-    ...{ transfer: 'requests', cadence: 1000, timeout: 500 },
+    id: 'readings',
+    order: 55,
+    name: 'Meter readings',
+    kind: 'gateway memory',
+    protocol: 'modbus-tcp',
+    transfer: 'requests',
+    cadence: 1000,
+    timeout: 500,
   },
   {
-    ...{ id: 'evaporators', order: 60, name: 'Evaporator I/O', kind: 'remote I/O', protocol: 'cyclic-ethernet-io' },
-    ...{ transfer: 'cyclic blocks', cadence: 8, timeout: 40 },
+    id: 'evaporators',
+    order: 60,
+    name: 'Evaporator I/O',
+    kind: 'remote I/O',
+    protocol: 'cyclic-ethernet-io',
+    transfer: 'cyclic blocks',
+    cadence: 8,
+    timeout: 40,
     ...(agreed ? { onLoss: SAFE } : {}),
   },
 ];
@@ -76,7 +105,15 @@ export const moreEnds: End[] = [
 ];
 
 const area = (id: string, station: string, name: string, wordBits: Area['wordBits'], views: Area['views']): Area => ({
-  ...{ id, order: 40, name, station, kind: 'memory', wordBits, words: 2048, writers: ['program'], views },
+  id,
+  order: 40,
+  name,
+  station,
+  kind: 'memory',
+  wordBits,
+  words: 2048,
+  writers: ['program'],
+  views,
   reservations: {},
 });
 
@@ -96,10 +133,17 @@ export const MORE_AREAS: Area[] = [
       words: { order: 10, name: 'words', notation: 'prefix and number', prefix: 'G', unit: 16, first: 0 },
       bytes: { order: 20, name: 'bytes', notation: 'byte offset', unit: 8, first: 0 },
     }),
-    ...{ kind: 'gateway memory', words: 3072, writers: [], layout: LOW_FIRST },
+    kind: 'gateway memory',
+    words: 3072,
+    writers: [],
+    layout: LOW_FIRST,
     reservations: {
       line: {
-        ...{ order: 10, start: LINE_STATUS * 16, length: 32, owner: 'MeterHub itself', puts: true },
+        order: 10,
+        start: LINE_STATUS * 16,
+        length: 32,
+        owner: 'MeterHub itself',
+        puts: true,
         reason: 'state of the meter line: one bit a meter, set while it answers',
       },
     },
@@ -107,10 +151,18 @@ export const MORE_AREAS: Area[] = [
   ...METERS.map((meter): Area => ({
     ...area(`${meter}-inputs`, meter, 'Readings', 16, {
       ref: {
-        ...{ order: 10, name: 'references', notation: 'reference 5', table: 'input registers', unit: 16, first: 1 },
+        order: 10,
+        name: 'references',
+        notation: 'reference 5',
+        table: 'input registers',
+        unit: 16,
+        first: 1,
       },
     }),
-    ...{ kind: 'input registers', words: REGISTERS, writers: ['firmware'], layout: LOW_FIRST },
+    kind: 'input registers',
+    words: REGISTERS,
+    writers: ['firmware'],
+    layout: LOW_FIRST,
   })),
   area('dockctl-memory', 'dockctl', 'Memory', 8, {
     mb: { order: 10, name: 'bytes', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 },
@@ -145,11 +197,17 @@ interface Part {
 }
 
 const claim = (exchange: string, lane: string, who: Who, part: Part): Claim => ({
-  ...{ id: `${lane}-${who}`, lane, end: `${exchange}-${who}`, name: part.name, direction: part.direction },
+  id: `${lane}-${who}`,
+  lane,
+  end: `${exchange}-${who}`,
+  name: part.name,
+  direction: part.direction,
   place: { ...PLACES[who], number: part.at },
   length: { count: part.count, unit: part.unit },
   type: { base: part.type, count: part.declared ?? part.count },
-  ...{ swap: null, items: {}, toldPlace: null },
+  swap: null,
+  items: {},
+  toldPlace: null,
   ...part.rest,
 });
 
@@ -182,48 +240,76 @@ const ints = (
   count: number,
   rest: Partial<Claim> = {},
 ): Part => ({
-  ...{ name, direction, at, count, unit: 16, type: 'INT', rest },
+  name,
+  direction,
+  at,
+  count,
+  unit: 16,
+  type: 'INT',
+  rest,
 });
 /** Its bytes lie the other way round in a word, so it exchanges them as they arrive. */
 const SWAPPED = { swap: 'bytes' } as const;
 
 const reading = (meter: string, end: string, rest: Pick<Claim, 'direction' | 'place' | 'toldPlace'>): Claim => ({
-  ...{
-    id: `${meter}-readings-${end}`,
-    lane: `${meter}-readings`,
-    end: `meters-${end}`,
-    name: `${meter[0]!.toUpperCase()}${meter.slice(1)}Readings`,
-  },
-  ...{ length: { count: REGISTERS, unit: 16 }, type: { base: 'REAL', count: REGISTERS / 2 }, swap: null, items: {} },
+  id: `${meter}-readings-${end}`,
+  lane: `${meter}-readings`,
+  end: `meters-${end}`,
+  name: `${meter[0]!.toUpperCase()}${meter.slice(1)}Readings`,
+  length: { count: REGISTERS, unit: 16 },
+  type: { base: 'REAL', count: REGISTERS / 2 },
+  swap: null,
+  items: {},
   ...rest,
 });
 
 const allReadings = (end: string, name: string, rest: Partial<Claim>): Claim => ({
-  ...{ id: `all-readings-${end}`, lane: 'all-readings', end: `readings-${end}`, name, direction: 'reads', place: null },
-  ...{
-    length: { count: 4 * REGISTERS, unit: 16 },
-    type: { base: 'REAL', count: 2 * REGISTERS },
-    swap: null,
-    items: {},
-  },
-  ...{ toldPlace: null, ...rest },
+  id: `all-readings-${end}`,
+  lane: 'all-readings',
+  end: `readings-${end}`,
+  name,
+  direction: 'reads',
+  place: null,
+  length: { count: 4 * REGISTERS, unit: 16 },
+  type: { base: 'REAL', count: 2 * REGISTERS },
+  swap: null,
+  items: {},
+  toldPlace: null,
+  ...rest,
 });
 
 const statusOf = (end: string, direction: 'writes' | 'reads', place: Place): Claim => ({
-  ...{ id: `line-status-${end}`, lane: 'line-status', end: `readings-${end}`, name: 'LineStatus', direction, place },
-  ...{ length: { count: 2, unit: 16 }, type: { base: 'WORD', count: 2 }, swap: null, items: {}, toldPlace: null },
+  id: `line-status-${end}`,
+  lane: 'line-status',
+  end: `readings-${end}`,
+  name: 'LineStatus',
+  direction,
+  place,
+  length: { count: 2, unit: 16 },
+  type: { base: 'WORD', count: 2 },
+  swap: null,
+  items: {},
+  toldPlace: null,
 });
 
 /** The gateway hands the readings on to the block that is asked for, and the state of its line to the control room. */
 export const copies = (agreed: boolean): MemoryCopy[] => [
   {
-    ...{ id: 'copy-readings', order: 10, station: 'meterhub', name: 'Readings', length: { count: 80, unit: 16 } },
+    id: 'copy-readings',
+    order: 10,
+    station: 'meterhub',
+    name: 'Readings',
+    length: { count: 80, unit: 16 },
     from: { area: 'meterhub-memory', view: 'words', number: ARRIVES },
     to: { area: 'meterhub-memory', view: 'words', number: FIRST_READING },
     reader: 'plantctl',
   },
   {
-    ...{ id: 'copy-status', order: 20, station: 'meterhub', name: 'Line status', length: { count: 2, unit: 16 } },
+    id: 'copy-status',
+    order: 20,
+    station: 'meterhub',
+    name: 'Line status',
+    length: { count: 2, unit: 16 },
     from: { area: 'meterhub-memory', view: 'words', number: LINE_STATUS },
     // Ten words further than the control room reads.
     to: { area: 'meterhub-memory', view: 'words', number: agreed ? STATUS_READ : STATUS_READ + 10 },
@@ -234,14 +320,17 @@ export const copies = (agreed: boolean): MemoryCopy[] => [
 export const moreClaims = (agreed: boolean): Claim[] => [
   // A byte offset where the other counts words: twice as far as meant.
   allReadings('plantctl', 'MeterReadings', {
-    ...{ place: { area: 'plantctl-memory', view: 'mw', number: 600, width: 16 }, swap: 'words' },
+    place: { area: 'plantctl-memory', view: 'mw', number: 600, width: 16 },
+    swap: 'words',
     toldPlace: agreed ? 'G800' : 'G1600',
   }),
   allReadings('controlroom', 'MeterReadings', {
-    ...{ place: { area: 'controlroom-points', view: 'points', number: 100 }, toldPlace: 'G800' },
+    place: { area: 'controlroom-points', view: 'points', number: 100 },
+    toldPlace: 'G800',
   }),
   allReadings('meterhub', 'Readings', {
-    ...{ direction: 'writes', place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING } },
+    direction: 'writes',
+    place: { area: 'meterhub-memory', view: 'words', number: FIRST_READING },
   }),
   {
     ...statusOf('meterhub', 'writes', { area: 'meterhub-memory', view: 'words', number: STATUS_READ }),
@@ -253,14 +342,14 @@ export const moreClaims = (agreed: boolean): Claim[] => [
   },
   ...METERS.flatMap((meter, i) => [
     reading(meter, 'meterhub', {
-      ...{
-        direction: 'reads',
-        place: { area: 'meterhub-memory', view: 'words', number: ARRIVES + i * REGISTERS },
-      },
+      direction: 'reads',
+      place: { area: 'meterhub-memory', view: 'words', number: ARRIVES + i * REGISTERS },
       toldPlace: '30001',
     }),
     reading(meter, meter, {
-      ...{ direction: 'writes', place: { area: `${meter}-inputs`, view: 'ref', number: 1 }, toldPlace: null },
+      direction: 'writes',
+      place: { area: `${meter}-inputs`, view: 'ref', number: 1 },
+      toldPlace: null,
     }),
   ]),
   claim('temperatures', 'store-temperatures', 'plantctl', ints('StoreTemp', 'writes', 400, 12, { open: 'may read' })),
@@ -280,7 +369,13 @@ export const moreClaims = (agreed: boolean): Claim[] => [
   ...SLOTS.flatMap(([slot, id, plant, dock, from, bytes], i) => {
     const at = SLOTS.slice(0, i).reduce((sum, [, , , , , size]) => sum + size, 0);
     const part = (name: string, writes: boolean, number: number, count: number): Part => ({
-      ...{ name, direction: writes ? 'writes' : 'reads', at: number, count, unit: 8, type: 'BYTE', rest: { slot } },
+      name,
+      direction: writes ? 'writes' : 'reads',
+      at: number,
+      count,
+      unit: 8,
+      type: 'BYTE',
+      rest: { slot },
       ...(id === 'door-times' ? { declared: 12 } : {}),
     });
     const short = id === 'door-times' && !agreed ? 12 : bytes;

@@ -4,14 +4,26 @@ import { end, told } from './ends.js';
 /** Weather and hatches by radio into the registers of the base, and from there to the plant over its line. */
 export const ROOF_EXCHANGES: Exchange[] = [
   {
-    ...{ id: 'weather', order: 80, name: 'Roof weather', kind: 'gateway memory', protocol: 'radio-mirror' },
-    ...{ transfer: 'cyclic blocks', cadence: 1000 },
+    id: 'weather',
+    order: 80,
+    name: 'Roof weather',
+    kind: 'gateway memory',
+    protocol: 'radio-mirror',
+    transfer: 'cyclic blocks',
+    cadence: 1000,
     onLoss: { sinks: 'hold the last value', source: 'is told by a status', back: 'wait for a release' },
     watchedBy: 'roof-io-28',
   },
   {
-    ...{ id: 'roof', order: 85, name: 'Roof readings', kind: 'gateway memory', protocol: 'modbus-rtu' },
-    ...{ transfer: 'requests', cadence: 500, timeout: 200, responseDelay: 20 },
+    id: 'roof',
+    order: 85,
+    name: 'Roof readings',
+    kind: 'gateway memory',
+    protocol: 'modbus-rtu',
+    transfer: 'requests',
+    cadence: 500,
+    timeout: 200,
+    responseDelay: 20,
   },
 ];
 
@@ -24,8 +36,14 @@ export const ROOF_ENDS: End[] = [
 ];
 
 const table = (kind: 'discrete inputs' | 'input registers', unit: 1 | 16, order: number): Area => ({
-  ...{ id: `roofbase-${unit === 1 ? 'inputs' : 'registers'}`, order, station: 'roofbase', kind },
-  ...{ name: unit === 1 ? 'Discrete inputs' : 'Input registers', wordBits: 16, words: 64, writers: [] },
+  id: `roofbase-${unit === 1 ? 'inputs' : 'registers'}`,
+  order,
+  station: 'roofbase',
+  kind,
+  name: unit === 1 ? 'Discrete inputs' : 'Input registers',
+  wordBits: 16,
+  words: 64,
+  writers: [],
   views: {
     ref: { order: 10, name: 'references', notation: 'reference 5', table: kind, unit, first: 1 } satisfies View,
   },
@@ -41,14 +59,22 @@ const READINGS = [
 ] as const;
 
 export const ROOF_LANES: Lane[] = READINGS.map(({ id }, i) => ({
-  ...{ id: `roof-${id}`, order: (i + 1) * 10, exchange: 'roof', items: {} },
+  id: `roof-${id}`,
+  order: (i + 1) * 10,
+  exchange: 'roof',
+  items: {},
 }));
 
 export const ROOF_CLAIMS: Claim[] = READINGS.flatMap((reading): Claim[] => {
   const bits = 'bits' in reading;
   const claim = (who: string, direction: 'writes' | 'reads', rest: Pick<Claim, 'place' | 'toldPlace'>): Claim => ({
-    ...{ id: `roof-${reading.id}-${who}`, lane: `roof-${reading.id}`, end: `roof-${who}`, name: reading.name },
-    ...{ direction, swap: null, items: {} },
+    id: `roof-${reading.id}-${who}`,
+    lane: `roof-${reading.id}`,
+    end: `roof-${who}`,
+    name: reading.name,
+    direction,
+    swap: null,
+    items: {},
     length: bits ? { count: reading.bits, unit: 1 } : { count: reading.count, unit: 16 },
     type: bits ? { base: 'BOOL', count: reading.bits } : { base: reading.type, count: reading.count },
     ...rest,

@@ -4,12 +4,23 @@ import { end, told } from './ends.js';
 /** The engineer's tools, and the telemetry that one of them looks at. */
 export const SERVICE_EXCHANGES: Exchange[] = [
   {
-    ...{ id: 'brine', order: 100, name: 'Brine telemetry', kind: 'peer connection', protocol: 'dnp3' },
-    ...{ transfer: 'requests', cadence: 5000, timeout: 2000 },
+    id: 'brine',
+    order: 100,
+    name: 'Brine telemetry',
+    kind: 'peer connection',
+    protocol: 'dnp3',
+    transfer: 'requests',
+    cadence: 5000,
+    timeout: 2000,
   },
   {
-    ...{ id: 'service', order: 120, name: 'Service visits', kind: 'service link', protocol: 'service-access' },
-    ...{ transfer: 'requests', cadence: null },
+    id: 'service',
+    order: 120,
+    name: 'Service visits',
+    kind: 'service link',
+    protocol: 'service-access',
+    transfer: 'requests',
+    cadence: null,
     comment: 'what the tools on the laptop were told',
   },
 ];
@@ -40,19 +51,35 @@ export const BRINE_TAGS: Tag[] = POINTS.flatMap(({ id, tag, there, type, count }
     { station: 'brinertu', name: tag },
     { station: 'controlroom', name: there },
   ].map(({ station, name }) => ({
-    ...{ id: `${id}-${station}-tag`, order: 200 + i * 10, station, name, type: { base: type, count }, place: null },
+    id: `${id}-${station}-tag`,
+    order: 200 + i * 10,
+    station,
+    name,
+    type: { base: type, count },
+    place: null,
   })),
 );
 export const BRINE_LANES: Lane[] = POINTS.map(({ id }, i) => ({
-  ...{ id, order: (i + 1) * 10, exchange: 'brine', items: {} },
+  id,
+  order: (i + 1) * 10,
+  exchange: 'brine',
+  items: {},
 }));
 export const BRINE_CLAIMS: Claim[] = POINTS.flatMap(({ id, tag, there, type, count, bits }) =>
   [
     { station: 'controlroom', name: there, direction: 'reads' as const },
     { station: 'brinertu', name: tag, direction: 'writes' as const },
   ].map(({ station, name, direction }): Claim => ({
-    ...{ id: `${id}-${station}`, lane: id, end: `brine-${station}`, name, direction, swap: null, items: {} },
+    id: `${id}-${station}`,
+    lane: id,
+    end: `brine-${station}`,
+    name,
+    direction,
+    swap: null,
+    items: {},
     place: { area: `${id}-${station}-tag`, view: IN_TAG, number: 0 },
-    ...{ length: { count: bits, unit: 1 }, type: { base: type, count }, toldPlace: null },
+    length: { count: bits, unit: 1 },
+    type: { base: type, count },
+    toldPlace: null,
   })),
 );

@@ -18,21 +18,51 @@ const ON_ENTRY = { notRepeated: 'set-points are entered again by hand' };
 /** Panels, stations and a simulator, bound to what lies in the controllers. */
 export const TAG_EXCHANGES: Exchange[] = [
   {
-    ...{ id: 'panel', order: 70, name: 'Dock panel tags', kind: 'tag map', protocol: 'modbus-tcp' },
-    ...{ transfer: 'requests', cadence: 500, timeout: 1000, onLoss: ON_ENTRY, binding: 'by address' },
+    id: 'panel',
+    order: 70,
+    name: 'Dock panel tags',
+    kind: 'tag map',
+    protocol: 'modbus-tcp',
+    transfer: 'requests',
+    cadence: 500,
+    timeout: 1000,
+    onLoss: ON_ENTRY,
+    binding: 'by address',
   },
   {
-    ...{ id: 'room', order: 72, name: 'Control room tags', kind: 'tag map', protocol: 'modbus-tcp' },
-    ...{ transfer: 'requests', cadence: 1000, timeout: 2000, onLoss: ON_ENTRY, binding: 'by address' },
+    id: 'room',
+    order: 72,
+    name: 'Control room tags',
+    kind: 'tag map',
+    protocol: 'modbus-tcp',
+    transfer: 'requests',
+    cadence: 1000,
+    timeout: 2000,
+    onLoss: ON_ENTRY,
+    binding: 'by address',
   },
   {
-    ...{ id: 'items', order: 74, name: 'Control room items', kind: 'tag map', protocol: 'cip' },
-    ...{ transfer: 'requests', cadence: 1000, timeout: 2000, binding: 'by item text' },
+    id: 'items',
+    order: 74,
+    name: 'Control room items',
+    kind: 'tag map',
+    protocol: 'cip',
+    transfer: 'requests',
+    cadence: 1000,
+    timeout: 2000,
+    binding: 'by item text',
     comment: 'what the tag server asks for by text; the lamps by their exact names',
   },
   {
-    ...{ id: 'trial', order: 76, name: 'Aisle trial', kind: 'tag map', protocol: 'cip' },
-    ...{ transfer: 'requests', cadence: 100, timeout: 1000, binding: 'by name' },
+    id: 'trial',
+    order: 76,
+    name: 'Aisle trial',
+    kind: 'tag map',
+    protocol: 'cip',
+    transfer: 'requests',
+    cadence: 100,
+    timeout: 1000,
+    binding: 'by name',
     comment: 'the aisles as long as they are not built',
   },
 ];
@@ -74,14 +104,22 @@ export interface Bound {
 
 const mw = (number: number): Place => ({ area: 'plantctl-memory', view: 'mw', number, width: 16 });
 const bitOf = (area: 'input' | 'output', byte: number, bit: number): Place => ({
-  ...{ area: `plantctl-${area}`, view: area === 'input' ? 'ib' : 'qb', number: byte + (bit >> 3), width: 1 },
+  area: `plantctl-${area}`,
+  view: area === 'input' ? 'ib' : 'qb',
+  number: byte + (bit >> 3),
+  width: 1,
   bit: bit & 7,
 });
 
 /** Points of the panel, as its list has them, by the words of PlantCtl that they stand for. */
 const panel = (agreed: boolean): Bound[] =>
   panelPoints().map(({ id, name, theirs, word, type, count, does, more }) => ({
-    ...{ id: `panel-${id}`, exchange: 'panel' as const, type, count, does, told: `%MW${word}` },
+    id: `panel-${id}`,
+    exchange: 'panel' as const,
+    type,
+    count,
+    does,
+    told: `%MW${word}`,
     mine: { name, asks: `%MW${word}`, import: 'import-dockpanel', ...more },
     theirs: { name: theirs, place: mw(word) },
     ...(id === 'docktemp' && !agreed ? { taken: 'INT' } : {}),
@@ -93,8 +131,14 @@ type RoomFacts = Partial<Pick<Bound, 'type' | 'count' | 'does' | 'swap'>> & { un
 const roomPoint = (id: string, name: string, theirs: string, word: number, facts: RoomFacts): Bound => {
   const { unit, ...rest } = facts;
   return {
-    ...{ id: `room-${id}`, exchange: 'room', type: 'INT', count: 1, does: 'reads', told: `%MW${word}` },
-    ...{ mine: { name, ...(unit ? { unit } : {}) }, theirs: { name: theirs, place: mw(word) } },
+    id: `room-${id}`,
+    exchange: 'room',
+    type: 'INT',
+    count: 1,
+    does: 'reads',
+    told: `%MW${word}`,
+    mine: { name, ...(unit ? { unit } : {}) },
+    theirs: { name: theirs, place: mw(word) },
     ...rest,
   };
 };
@@ -106,7 +150,9 @@ const room = (): Bound[] => [
   roomPoint('storesetpoint', 'Room_Setpoint', 'StoreSetpoint', 720, { does: 'both', unit: '0.1 °C' }),
   ...Array.from({ length: 100 }, (_, i) =>
     roomPoint(`temp${i + 1}`, seriesName('Store_Temp_001', i), seriesName('StoreTemp001', i), 1000 + 2 * i, {
-      ...{ type: 'REAL', unit: '°C', swap: 'words' },
+      type: 'REAL',
+      unit: '°C',
+      swap: 'words',
     }),
   ),
 ];
@@ -117,16 +163,28 @@ const items = (agreed: boolean): Bound[] => [
     const theirs = seriesName('RoomLevel001', i);
     const group = i === 16 && !agreed ? 'Plnat' : 'Plant';
     return {
-      ...{ id: `items-level${i + 1}`, exchange: 'items', type: 'INT', count: 1, does: 'reads' },
-      ...{ mine: { name: seriesName('Room_Level_001', i), unit: 'mm' }, theirs: { name: theirs, unit: 'mm' } },
+      id: `items-level${i + 1}`,
+      exchange: 'items',
+      type: 'INT',
+      count: 1,
+      does: 'reads',
+      mine: { name: seriesName('Room_Level_001', i), unit: 'mm' },
+      theirs: { name: theirs, unit: 'mm' },
       told: `${group}.${theirs}`,
     };
   }),
   ...Array.from({ length: 95 }, (_, i): Bound => {
     const name = seriesName('Aisle_Lamp_01', i);
     return {
-      ...{ id: `items-lamp${i + 1}`, exchange: 'items', type: 'BOOL', count: 1, does: 'reads', told: null },
-      ...{ mine: { name }, theirs: { name }, lane: { binding: 'by name' } },
+      id: `items-lamp${i + 1}`,
+      exchange: 'items',
+      type: 'BOOL',
+      count: 1,
+      does: 'reads',
+      told: null,
+      mine: { name },
+      theirs: { name },
+      lane: { binding: 'by name' },
     };
   }),
 ];
@@ -140,10 +198,17 @@ const trial = (agreed: boolean): Bound[] => [
     const name = seriesName('Aisle_See_01', i);
     const closed = i < 12 ? ({ polarity: 'true at rest' } as const) : {};
     return {
-      ...{ id: `trial-see${i + 1}`, exchange: 'trial', type: 'BOOL', count: 1, does: 'writes', told: null },
+      id: `trial-see${i + 1}`,
+      exchange: 'trial',
+      type: 'BOOL',
+      count: 1,
+      does: 'writes',
+      told: null,
       mine: { name, series: 'series-see', ...closed },
       theirs: {
-        ...{ name: i === 16 && !agreed ? 'Aisle_see_17' : name, open: 'may set', ...closed },
+        name: i === 16 && !agreed ? 'Aisle_see_17' : name,
+        open: 'may set',
+        ...closed,
         place: bitOf('input', seeFrom(agreed), i),
       },
       ...(i < 12 ? { lane: { contact: 'true at rest' } } : {}),
@@ -152,8 +217,14 @@ const trial = (agreed: boolean): Bound[] => [
   ...Array.from({ length: 24 }, (_, i): Bound => {
     const name = seriesName('Aisle_Do_01', i);
     return {
-      ...{ id: `trial-do${i + 1}`, exchange: 'trial', type: 'BOOL', count: 1, does: 'reads', told: null },
-      ...{ mine: { name, series: 'series-do' }, theirs: { name, open: 'may read', place: bitOf('output', 20, i) } },
+      id: `trial-do${i + 1}`,
+      exchange: 'trial',
+      type: 'BOOL',
+      count: 1,
+      does: 'reads',
+      told: null,
+      mine: { name, series: 'series-do' },
+      theirs: { name, open: 'may read', place: bitOf('output', 20, i) },
     };
   }),
 ];
@@ -170,13 +241,19 @@ export function tags(agreed: boolean): Tag[] {
     const id = theirId(one);
     if (plant.has(id)) continue;
     plant.set(id, {
-      ...{ id, order: (plant.size + 1) * 10, station: 'plantctl', place: null },
+      id,
+      order: (plant.size + 1) * 10,
+      station: 'plantctl',
+      place: null,
       type: { base: one.type, count: one.count },
       ...one.theirs,
     });
   }
   const own = all.map(({ id, exchange, mine, type, count, does }, i): Tag => ({
-    ...{ id: `tag-${id}`, order: (i + 1) * 10, station: CALLER[exchange], place: null },
+    id: `tag-${id}`,
+    order: (i + 1) * 10,
+    station: CALLER[exchange],
+    place: null,
     type: { base: type, count },
     access: does === 'reads' ? 'read' : 'read and set',
     ...mine,
@@ -193,14 +270,22 @@ export const TAG_SERIES: TagSeries[] = [
 
 export const TAG_IMPORTS: TagImport[] = [
   {
-    ...{ id: 'import-dockpanel', order: 10, station: 'dockpanel', file: PANEL_FIRST_FILE, format: 'CSV' },
-    ...{ at: '2026-04-14T09:20:00.000Z', saved: '2026-04-13T15:02:00.000Z' },
+    id: 'import-dockpanel',
+    order: 10,
+    station: 'dockpanel',
+    file: PANEL_FIRST_FILE,
+    format: 'CSV',
+    at: '2026-04-14T09:20:00.000Z',
+    saved: '2026-04-13T15:02:00.000Z',
     became: { added: panelPoints().length, changed: 0, dropped: 0, unchanged: 0 },
   },
 ];
 
 export const TAG_LANES: Lane[] = bound(true).map(({ id, exchange, lane }, i) => ({
-  ...{ id, order: (i + 1) * 10, exchange, items: {} },
+  id,
+  order: (i + 1) * 10,
+  exchange,
+  items: {},
   ...lane,
 }));
 
@@ -212,12 +297,23 @@ export const tagClaims = (agreed: boolean): Claim[] =>
   bound(agreed).flatMap((one): Claim[] => {
     const { id, exchange, mine, theirs, type, count, does, taken } = one;
     const claim = (who: string, rest: Partial<Claim>): Claim => ({
-      ...{ id: `${id}-${who}`, lane: id, end: `${exchange}-${who}`, name: '', direction: does, place: null },
-      ...{ length: lengthOf(type, count), type: { base: type, count }, swap: null, items: {}, toldPlace: null },
+      id: `${id}-${who}`,
+      lane: id,
+      end: `${exchange}-${who}`,
+      name: '',
+      direction: does,
+      place: null,
+      length: lengthOf(type, count),
+      type: { base: type, count },
+      swap: null,
+      items: {},
+      toldPlace: null,
       ...rest,
     });
     const own = claim(CALLER[exchange], {
-      ...{ name: mine.name, place: { area: `tag-${id}`, view: IN_TAG, number: 0 }, toldPlace: one.told },
+      name: mine.name,
+      place: { area: `tag-${id}`, view: IN_TAG, number: 0 },
+      toldPlace: one.told,
       ...(taken ? { type: { base: taken, count }, length: lengthOf(taken, count) } : {}),
       ...(does === 'both' ? { trigger: 'on change' } : {}),
       ...(one.swap ? { swap: one.swap } : {}),

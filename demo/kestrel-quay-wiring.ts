@@ -13,11 +13,13 @@ const station = (
 /** Everything besides the two controllers, the panel and the control room. */
 export const MORE_STATIONS: Station[] = [
   station('dockctl', 50, 'DockCtl', ['controller'], 'profile-small', 'Docks', {
-    ...{ typeText: 'small controller', scan: 10 },
+    typeText: 'small controller',
+    scan: 10,
   }),
   station('quaylink', 60, 'QuayLink', ['coupler'], 'profile-coupler', 'Plant controls', { typeText: 'coupler' }),
   station('meterhub', 70, 'MeterHub', ['gateway'], 'profile-memory-gateway', 'Energy', {
-    ...{ typeText: 'memory gateway', scan: 50 },
+    typeText: 'memory gateway',
+    scan: 50,
   }),
   ...['Meter1', 'Meter2', 'Meter3', 'WaterMeter'].map((name, i) =>
     station(name.toLowerCase(), 80 + 10 * i, name, ['telemetry unit'], 'profile-telemetry', 'Energy', { scan: 200 }),
@@ -39,18 +41,30 @@ export const MORE_STATIONS: Station[] = [
 export const networks = (agreed: boolean): Network[] => [
   { id: 'plant-lan', order: 10, name: 'Plant LAN', kind: 'ethernet', subnet: '10.48.10.0/24' },
   {
-    ...{ id: 'quay-lan', order: 20, name: 'Quay LAN', kind: 'ethernet', subnet: '172.19.4.0/24' },
+    id: 'quay-lan',
+    order: 20,
+    name: 'Quay LAN',
+    kind: 'ethernet',
+    subnet: '172.19.4.0/24',
     comment: 'of the harbour’s operator',
   },
   { id: 'meter-line', order: 30, name: 'Meter line', kind: 'serial line', wiring: 'two-wire' },
   { id: 'roof-line', order: 40, name: 'Roof line', kind: 'serial line', wiring: 'two-wire' },
   {
-    ...{ id: 'roof-radio', order: 50, name: 'Roof radio', kind: 'radio' },
+    id: 'roof-radio',
+    order: 50,
+    name: 'Roof radio',
+    kind: 'radio',
     radio: { id: '21', band: '869 MHz', rate: '9.6 kbit/s', mode: 'mirror', endUnits: agreed ? 2 : 1, repeaters: 0 },
   },
   {
-    ...{ id: 'defrost-bus', order: 60, name: 'Defrost bus', kind: 'token bus' },
-    ...{ busRate: '500 kbit/s', busProfile: 'standard', highestAddress: '31' },
+    id: 'defrost-bus',
+    order: 60,
+    name: 'Defrost bus',
+    kind: 'token bus',
+    busRate: '500 kbit/s',
+    busProfile: 'standard',
+    highestAddress: '31',
   },
 ];
 
@@ -83,11 +97,17 @@ const BUS = { busRate: '500 kbit/s', busProfile: 'standard' } as const;
 export const morePorts = (agreed: boolean): Port[] => [
   onLine('plantctl', 'roof-line', 20, ROOF, { name: 'Serial module, slot 5', lineRole: 'calls', module: 'plant-5' }),
   port('dockctl', 'quay-lan', 10, 'Ethernet', {
-    ...{ address: '172.19.4.21', mask: MASK, purpose: 'I/O', deviceName: 'dock-ctl' },
+    address: '172.19.4.21',
+    mask: MASK,
+    purpose: 'I/O',
+    deviceName: 'dock-ctl',
   }),
   lan('quaylink', 10, 40, { name: 'Side one', purpose: 'I/O', deviceName: 'quay-link' }),
   port('quaylink', 'quay-lan', 20, 'Side two', {
-    ...{ address: '172.19.4.40', mask: MASK, purpose: 'I/O', deviceName: 'quay-link' },
+    address: '172.19.4.40',
+    mask: MASK,
+    purpose: 'I/O',
+    deviceName: 'quay-link',
   }),
   lan('meterhub', 10, 30),
   onLine('meterhub', 'meter-line', 20, METER, { lineRole: 'calls' }),
@@ -115,7 +135,15 @@ export const morePorts = (agreed: boolean): Port[] => [
 const RADIO = { id: '21', band: '869 MHz', rate: '9.6 kbit/s', mode: 'mirror' } as const;
 
 const rack = (id: string, station: string, size: number, rest: Partial<Rack> = {}): Rack => ({
-  ...{ id, order: 10, name: 'Rack', station, size, first: 0, gaps: false, zones: {}, takes: [] },
+  id,
+  order: 10,
+  name: 'Rack',
+  station,
+  size,
+  first: 0,
+  gaps: false,
+  zones: {},
+  takes: [],
   ...rest,
 });
 
@@ -124,7 +152,10 @@ export const RACKS: Rack[] = [
     zones: {
       cpu: { order: 10, name: 'CPU', slot: 0, size: 1, kinds: ['CPU'] },
       modules: {
-        ...{ order: 20, name: 'modules', slot: 1, size: 7 },
+        order: 20,
+        name: 'modules',
+        slot: 1,
+        size: 7,
         kinds: ['communication', 'digital input', 'digital output', 'analogue input', 'analogue output', 'counter'],
       },
     },
@@ -143,8 +174,15 @@ const plugged = (
   [inputs, outputs]: [number, number],
   rest: Partial<Module> = {},
 ): Module => ({
-  ...{ id: `${rackId.replace('-rack', '')}-${slot}`, order: slot, name, rack: rackId, slot, kind, orderCode },
-  ...{ inputs, outputs },
+  id: `${rackId.replace('-rack', '')}-${slot}`,
+  order: slot,
+  name,
+  rack: rackId,
+  slot,
+  kind,
+  orderCode,
+  inputs,
+  outputs,
   ...rest,
 });
 const found = (orderCode: string, revision: string) => ({
@@ -174,9 +212,18 @@ export const MODULES: Module[] = [
 const landing = (station: string, moduleId: string, order: number, rest: Partial<Landing>): Landing => {
   const of = MODULES.find((m) => m.id === moduleId)!;
   return {
-    ...{ id: `landing-${station}-${moduleId}`, order, station, module: moduleId, role: 'owner' },
-    ...{ inputsAt: null, outputsAt: null, slot: of.slot, inputs: of.inputs, outputs: of.outputs },
-    ...{ orderCode: of.orderCode, accepted: of.found?.revision ?? '' },
+    id: `landing-${station}-${moduleId}`,
+    order,
+    station,
+    module: moduleId,
+    role: 'owner',
+    inputsAt: null,
+    outputsAt: null,
+    slot: of.slot,
+    inputs: of.inputs,
+    outputs: of.outputs,
+    orderCode: of.orderCode,
+    accepted: of.found?.revision ?? '',
     ...rest,
   };
 };

@@ -26,7 +26,14 @@ export function panelPoints(): PanelPoint[] {
     word: number,
     rest: Partial<PanelPoint> = {},
   ): PanelPoint => ({
-    ...{ id, name, theirs, word, type: 'INT', count: 1, does: 'reads', more: {} },
+    id,
+    name,
+    theirs,
+    word,
+    type: 'INT',
+    count: 1,
+    does: 'reads',
+    more: {},
     ...rest,
   });
   const series = (count: number, of: (i: number) => PanelPoint) => Array.from({ length: count }, (_, i) => of(i));
@@ -41,10 +48,12 @@ export function panelPoints(): PanelPoint[] {
       more: { unit: '°C', element: 'number shown' },
     }),
     point('dooropentime', 'Door_Open_Time', 'DoorOpenTime', 710, {
-      ...{ does: 'both', more: { unit: 's', element: 'number entry', comment: 'before it closes by itself' } },
+      does: 'both',
+      more: { unit: 's', element: 'number entry', comment: 'before it closes by itself' },
     }),
     point('storesetpoint', 'Store_Setpoint', 'StoreSetpoint', 720, {
-      ...{ does: 'both', more: { unit: '0.1 °C', element: 'number entry' } },
+      does: 'both',
+      more: { unit: '0.1 °C', element: 'number entry' },
     }),
     point('lamptest', 'Lamp_Test', 'LampTest', 712, { type: 'WORD', does: 'both' }),
     ...series(12, (i) =>
@@ -54,15 +63,14 @@ export function panelPoints(): PanelPoint[] {
     ),
     ...series(12, (i) =>
       point(`delay${i + 1}`, seriesName('Dock_Delay_01', i), seriesName('DockDelay01', i), 780 + i, {
-        ...{ does: 'both', more: { unit: 's' } },
+        does: 'both',
+        more: { unit: 's' },
       }),
     ),
     ...series(11, (i) =>
       point(`load${i + 1}`, seriesName('Dock_Load_01', i), seriesName('DockLoad01', i), 800 + 2 * i, {
-        ...{
-          type: 'REAL',
-          more: { unit: 'kg', scaling: { rawLow: 0, rawHigh: 27648, low: 0, high: 1250.5 } },
-        },
+        type: 'REAL',
+        more: { unit: 'kg', scaling: { rawLow: 0, rawHigh: 27648, low: 0, high: 1250.5 } },
       }),
     ),
   ];
@@ -124,7 +132,14 @@ export function dockPanelTagsNext(): string {
   const gone = new Set(['count12', 'lamptest']);
   const fresh = ['Dock_Blocked', 'Dock_Lights', 'Quay_Wind'].map((name, i): ListRow => ({
     point: {
-      ...{ id: name, name, theirs: '', word: 830 + i, type: 'WORD', count: 1, does: 'reads', more: {} },
+      id: name,
+      name,
+      theirs: '',
+      word: 830 + i,
+      type: 'WORD',
+      count: 1,
+      does: 'reads',
+      more: {},
     },
   }));
   const kept = panelPoints().filter(({ id }) => !gone.has(id));
@@ -134,7 +149,9 @@ export function dockPanelTagsNext(): string {
 /** Rows of the skid's register list, as its supplier keeps them in a workbook. */
 export function skidRegisters(): string[][] {
   const tag = (name: string, type: string, place: string, comment: string): ListedTag => ({
-    ...{ line: 0, name, says: { type, place, comment } },
+    line: 0,
+    name,
+    says: { type, place, comment },
   });
   return tagRows(
     [

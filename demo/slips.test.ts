@@ -39,7 +39,8 @@ test.each(SLIPS)(
     const entity = AGREED.get(kind, id)!;
     const before = keys.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key], entity);
     const slip: ChangeSet = {
-      ...{ id: 'slip', label: 'a slip' },
+      id: 'slip',
+      label: 'a slip',
       changes: [
         { kind, id, path: keys, after: typed as never, ...(before === undefined ? {} : { before: before as never }) },
       ],

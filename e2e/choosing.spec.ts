@@ -39,7 +39,7 @@ test('the settings of an exchange: a protocol of one’s own is described field 
     ['default port', '2000'],
     ['runs on', 'ethernet, radio'],
     ['bytes at most', '200'],
-    ['cadence', '250'],
+    ['interval', '250'],
     ['timeout', '900'],
     ['not sent again', 'start commands'],
   ] as const) {
@@ -60,14 +60,23 @@ test('the settings of an exchange: a protocol of one’s own is described field 
   await expectStored(page);
   const read = JSON.parse(await app.file(project)) as { exchanges: { id: string }[] };
   expect(read.exchanges.find((e) => e.id === 'duty')).toMatchObject({
-    ...{ protocol: 'other', cadence: 250, timeout: 900 },
+    protocol: 'other',
+    cadence: 250,
+    timeout: 900,
     facts: {
-      ...{ name: 'Own way', tcpPort: 2000, media: ['ethernet', 'radio'], limit: 200 },
-      ...{ carries: 'bytes', places: 'free', unitTold: true },
+      name: 'Own way',
+      tcpPort: 2000,
+      media: ['ethernet', 'radio'],
+      limit: 200,
+      carries: 'bytes',
+      places: 'free',
+      unitTold: true,
     },
     onLoss: {
-      ...{ sinks: 'hold the last value', source: 'is told by a status' },
-      ...{ back: 'wait for a release', notRepeated: 'start commands' },
+      sinks: 'hold the last value',
+      source: 'is told by a status',
+      back: 'wait for a release',
+      notRepeated: 'start commands',
     },
   });
 });

@@ -46,7 +46,7 @@ test('typed correctly from nothing: a peer connection between ends of another or
   await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
   await typeStation(page, 'Kiln', { ...REGISTERS, port: lan(2), areas: { Registers: { Words: '1000' } } });
   await beginExchange(page, 'Duty', 'peer connection', 'Press', 'Kiln');
-  await typeField(page, 'Press was told the address', '10.1.0.2');
+  await typeField(page, 'Address entered at Press', '10.1.0.2');
   await typeField(page, 'Swap of everything at Kiln', 'registers swapped');
   await typeLane(page, ['Setpoint', 'w', '', '%MW100', '4', 'REAL x2'], ['SP', 'r', '', 'w200', '4', 'REAL x2']);
   await typeBelow(page, 0, 4, 'w200');
@@ -59,12 +59,12 @@ test('typed correctly from nothing: one variable to two takers', async ({ page, 
     await typeStation(page, name, { ...WORDS, port: lan(i + 1), areas: MEMORY });
   }
   await beginExchange(page, 'Speeds', 'shared variables', 'Press', 'Kiln');
-  await typeField(page, 'Kiln was told the address', '10.1.0.1');
+  await typeField(page, 'Address entered at Kiln', '10.1.0.1');
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
   await typeField(page, 'Another end', 'Oven');
   await typeLane(page, ['Speed', 'w', '', '%MW100', '2', 'REAL'], ['Speed', 'r', '', '%MW40', '2', 'REAL']);
   await typeField(page, 'Station of the right page', 'Oven');
-  await typeField(page, 'Oven was told the address', '10.1.0.1');
+  await typeField(page, 'Address entered at Oven', '10.1.0.1');
   await decideLoss(page, 'Speed');
   await expectRight(page, 1);
 });
@@ -78,8 +78,8 @@ test('typed correctly from nothing: a coupler with a slot each way', async ({ pa
   await typeRow(page, 'Ports', null, { Port: 'Second' });
   await typeRow(page, 'Ports', 'Second', { ...lan(9, 'LAN B', 8), 'Device name': 'link-b' });
   await beginExchange(page, 'Doors', 'coupler area', 'Press', 'Kiln');
-  await typeField(page, 'Press was told the device name', 'link-a');
-  await typeField(page, 'Kiln was told the device name', 'link-b');
+  await typeField(page, 'Device name entered at Press', 'link-a');
+  await typeField(page, 'Device name entered at Kiln', 'link-b');
   await typeLane(page, ['Open', 'w', '', '%QB0', '4', 'BYTE x4'], ['Open', 'r', '', '%IB10', '4', 'BYTE x4']);
   await typeLane(page, ['Shut', 'r', '', '%IB0', '2', 'BYTE x2'], ['Shut', 'w', '', '%QB10', '2', 'BYTE x2']);
   for (const [lane, slot] of ['1', '2'].entries()) {
@@ -97,11 +97,11 @@ test('typed correctly from nothing: a gateway memory, in by one and out by anoth
   const window = { Window: { Words: '500' } };
   await typeStation(page, 'Gate', { roles: 'gateway', profile: 'Memory gateway', port: lan(3), areas: window });
   await beginExchange(page, 'In', 'gateway memory', 'Press', 'Gate');
-  await typeField(page, 'Press was told the address', '10.1.0.3');
+  await typeField(page, 'Address entered at Press', '10.1.0.3');
   await typeLane(page, ['Weight', 'w', '', '%MW100', '2', 'REAL'], ['Weight', 'r', '', '%MW0', '2', 'REAL']);
   await typeBelow(page, 0, 4, '%MW0');
   await beginExchange(page, 'Out', 'gateway memory', 'Kiln', 'Gate');
-  await typeField(page, 'Kiln was told the address', '10.1.0.3');
+  await typeField(page, 'Address entered at Kiln', '10.1.0.3');
   await typeLane(page, ['Weight', 'r', '', '%MW20', '2', 'REAL'], ['Weight', 'w', '', '%MW0', '2', 'REAL']);
   await typeBelow(page, 0, 4, '%MW0');
   await expectRight(page, 2);
@@ -122,7 +122,7 @@ test('typed correctly from nothing: a panel that shows one value and sets anothe
   await typeRow(page, 'Tags of Panel', null, { Tag: 'Limit' });
   await typeRow(page, 'Tags of Panel', 'Limit', { Type: 'INT', 'Refers to': '%MW102', Access: 'read and set' });
   await beginExchange(page, 'Screens', 'tag map', 'Panel', 'Press');
-  await typeField(page, 'Panel was told the address', '10.1.0.1');
+  await typeField(page, 'Address entered at Panel', '10.1.0.1');
   await typeLane(page, ['Level', 'r', '', 'Level', '2', 'REAL'], ['Level', 'w', '', '%MW100', '2', 'REAL']);
   await typeLane(page, ['Limit', 'b', '', 'Limit', '1', 'INT'], ['Limit', 'b', '', '%MW102', '1', 'INT']);
   await typeBelow(page, 0, 4, '%MW100');
@@ -145,11 +145,11 @@ test('typed correctly from nothing: a remote rack and what its owner says of it'
   await typeRow(page, 'Slots of Rack', 'Digital input', { In: '2' });
   await typeRow(page, 'Slots of Rack', 'Digital output', { Out: '2' });
   await openStation(page, 'Press');
-  for (const slot of ['Head 1', 'Head 2']) await typeRow(page, 'Landings', null, { Module: slot });
-  await typeRow(page, 'Landings', 'Head slot 1, Digital input', { 'Input address': '%IB0' });
-  await typeRow(page, 'Landings', 'Head slot 2, Digital output', { 'Output address': '%QB0' });
+  for (const slot of ['Head 1', 'Head 2']) await typeRow(page, 'Module assignments', null, { Module: slot });
+  await typeRow(page, 'Module assignments', 'Head slot 1, Digital input', { 'Input address': '%IB0' });
+  await typeRow(page, 'Module assignments', 'Head slot 2, Digital output', { 'Output address': '%QB0' });
   await beginExchange(page, 'Rack', 'remote I/O', 'Press', 'Head');
-  await typeField(page, 'Press was told the device name', 'head-1');
+  await typeField(page, 'Device name entered at Press', 'head-1');
   await decideLoss(page, 'Digital input');
   await expectRight(page, 2);
 });

@@ -40,8 +40,8 @@ test('one key explains the finding of the line on any screen', async ({ page, ap
   await page.goto(`${app.url}/p/${await app.duty()}/stations`);
   await expectTally(page, 3, 0);
   await page.keyboard.press('Control+I');
-  const told = page.getByRole('dialog', { name: 'Compressor duty: told address' });
-  await expect(told).toContainText('PlantCtl: told SkidCtl at 10.48.10.14');
+  const told = page.getByRole('dialog', { name: 'Compressor duty: address entered' });
+  await expect(told).toContainText('PlantCtl: entered for SkidCtl: 10.48.10.14');
   await expect(told).toContainText('Source: common practice');
   await page.keyboard.press('Enter');
   await expect(told).toBeHidden();

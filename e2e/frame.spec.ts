@@ -107,7 +107,7 @@ test('findings: by subject and by rule, by severity, both fixes of a length, and
   await page.getByRole('button', { name: 'Fix SIZ 1: SkidCtl: 5 words → 6 words' }).click();
   await expectTally(page, 2, 0);
   await page.getByRole('region', { name: 'ADR 13' }).getByRole('button', { name: 'Show' }).click();
-  await expect(page.getByLabel('PlantCtl was told the address')).toBeFocused();
+  await expect(page.getByLabel('Address entered at PlantCtl')).toBeFocused();
 });
 
 test('a Doubt is accepted with reason and name, by keyboard, and comes back when what it rests on changes', async ({

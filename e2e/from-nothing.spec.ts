@@ -47,8 +47,8 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.getByLabel('Protocol').selectOption('Other');
   await page.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Duty, both ends' })).toBeVisible();
-  await page.getByLabel('Pump was told the address').fill('192.168.4.2');
-  await page.getByLabel('Pump was told the address').press('Enter');
+  await page.getByLabel('Address entered at Pump').fill('192.168.4.2');
+  await page.getByLabel('Address entered at Pump').press('Enter');
   await expectTally(page, 0, 0);
 
   await cell(page, 'newlane', 1).click();

@@ -71,7 +71,7 @@ test('a module is typed into a free slot, claimed by a controller, and its revis
   await page.keyboard.press('Enter');
 
   await page.goto(`${app.url}/p/${project}/stations/skidctl`);
-  const landings = page.getByRole('grid', { name: 'Landings' });
+  const landings = page.getByRole('grid', { name: 'Module assignments' });
   await landings.locator('[data-id="new"] [data-column="0"]').click();
   await page.keyboard.type('EvapHead 9');
   await page.keyboard.press('Enter');

@@ -18,7 +18,7 @@ test('the overview says who sends what to whom, what is to do, and how many lane
     /Start values.*agreed/,
   ]);
   await expect(page.getByRole('region', { name: 'Still to do' })).toContainText(
-    'PlantCtl was told SkidCtl at 10.48.10.14',
+    'PlantCtl has 10.48.10.14 entered for SkidCtl',
   );
 
   await page.keyboard.press('Alt+PageDown');

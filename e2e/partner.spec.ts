@@ -115,7 +115,7 @@ test('a value that is older than it may be: asked for less, found, and mended by
   await expectTally(page, 1, 0);
   await expect(page.locator('main')).toContainText('ms old');
   await page.goto(`${app.url}/p/${project}/exchanges/duty/running`);
-  await page.getByRole('textbox', { name: 'Cadence' }).fill('20 ms');
+  await page.getByRole('textbox', { name: 'Interval' }).fill('20 ms');
   await page.keyboard.press('Enter');
   await expectTally(page, 0, 0);
   await expectStored(page);

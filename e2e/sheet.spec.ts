@@ -123,7 +123,7 @@ test('a link to a value opens it, in another browser', async ({ page, browser })
 });
 
 test('a told address that is not true is underlined, named as former, and mended in place', async ({ page }) => {
-  const told = page.getByLabel('PlantCtl was told the address');
+  const told = page.getByLabel('Address entered at PlantCtl');
   await told.fill('10.48.10.14');
   await told.press('Enter');
   await expect(page.getByText('its former address; now 10.48.10.12')).toBeVisible();

@@ -194,7 +194,7 @@ test('the meter line: why 250 ms cannot hold, and what can', async ({ page, app 
   await expect(page.getByText('a line at 38400 8E1 holds')).toBeVisible();
   await expect(page.getByRole('grid', { name: 'Requests to Meter1, input registers' })).toContainText('04 00 00 00 14');
   await page.getByRole('button', { name: 'Set it' }).click();
-  await expect(page.getByRole('heading', { name: 'The cadence holds' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The interval holds' })).toBeVisible();
   await expectDemo(page, -1);
 });
 

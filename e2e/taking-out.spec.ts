@@ -10,7 +10,7 @@ const TABLES: readonly (readonly [path: string, table: string, row: string, reac
   ['stations/plantctl', 'Zones of Rack', 'cpu', null],
   ['stations/plantctl', 'Areas', 'plantctl-input', /fields? (is|are) emptied/],
   ['stations/plantctl', 'Slots of Rack', 'plant-2', null],
-  ['stations/plantctl', 'Landings', 'landing-plantctl-plant-2', null],
+  ['stations/plantctl', 'Module assignments', 'landing-plantctl-plant-2', null],
   ['stations/evaphead', 'Views', 'evap-io-1 bytes', null],
   ['stations/meterhub', 'Copies', 'copy-status', null],
   ['profiles', 'Profiles', 'profile-plant', /PlantCtl.*1 field is emptied/],

@@ -92,8 +92,8 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   const sheet = page.getByRole('grid', { name: 'Skid readings, both ends' });
   await expect(sheet).toBeVisible();
 
-  await page.getByLabel('PlantCtl was told the address').fill('10.48.10.12');
-  await page.getByLabel('PlantCtl was told the address').press('Enter');
+  await page.getByLabel('Address entered at PlantCtl').fill('10.48.10.12');
+  await page.getByLabel('Address entered at PlantCtl').press('Enter');
   // SkidCtl’s module answers only while its program holds a bit.
   await expectDemo(page, -DEMO.blocker, 1 - DEMO.doubt, -DEMO.hint);
 

@@ -145,7 +145,7 @@ test('a link to a finding on a line opens the table at the port', async ({ page,
 test('what an engineer’s tool was told is seen in one table, and mended in it', async ({ page, app }) => {
   await page.goto(`${app.url}/p/${await app.demo()}/exchanges/service`);
   await expectDemo(page);
-  const grid = page.getByRole('grid', { name: 'Service visits, what was told' });
+  const grid = page.getByRole('grid', { name: 'Service visits, what is entered' });
   const cell = (other: string, column: number) =>
     grid.locator(`[role=row][data-id="service-servicelaptop ${other}"] [role=gridcell][data-column="${column}"]`);
   await expect(cell('service-brinertu', 7)).toHaveText('0, is 31');
@@ -165,7 +165,7 @@ test('what an engineer’s tool was told is seen in one table, and mended in it'
   await page.keyboard.type('MeterHub');
   await page.keyboard.press('Enter');
   await expect(grid).toContainText('MeterHub');
-  await expect(grid).toContainText('not told');
+  await expect(grid).toContainText('not set');
   await expectStored(page);
 });
 

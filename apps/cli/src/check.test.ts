@@ -22,7 +22,7 @@ test('text: the findings of the demo, exit 1', () => {
   const { stdout, status } = check(FAULTY);
   expect(status).toBe(1);
   expect(stdout).toContain(
-    'Blocker ADR 13  PlantCtl was told SkidCtl at 10.48.10.14, its former address; it is at 10.48.10.12',
+    'Blocker ADR 13  PlantCtl has 10.48.10.14 entered for SkidCtl, its former address; it is at 10.48.10.12',
   );
   expect(stdout).toContain('3 Blockers, 0 Doubts, 0 Hints');
 });

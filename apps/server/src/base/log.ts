@@ -26,7 +26,8 @@ export function openLog(level: string, folder: string | null): Log {
 
 /** What may be said of an error: its code and where it happened. Its message may quote what people typed, or a statement. */
 export const described = (error: unknown) => ({
-  ...{ type: error instanceof Error ? error.constructor.name : typeof error, code: codeOf(error) },
+  type: error instanceof Error ? error.constructor.name : typeof error,
+  code: codeOf(error),
   at: placesOf(error),
 });
 

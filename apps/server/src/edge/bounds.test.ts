@@ -66,7 +66,9 @@ describe('a few hundred bytes that stand for a lot', () => {
 
   test('the thread that answers goes on meanwhile: it hands over what is large', async () => {
     const many = Array.from({ length: 20_000 }, (_, i) => ({
-      ...{ kind: 'lane', id: `b${i}`, path: [] },
+      kind: 'lane',
+      id: `b${i}`,
+      path: [],
       after: { id: `b${i}`, order: i, exchange: 'duty', items: {} },
     }));
     const body = Buffer.from(JSON.stringify({ id: 'many', label: '', changes: many }));
@@ -236,7 +238,9 @@ const QUIET = {
 describe('texts and names as nobody types them', () => {
   const send = (after: unknown, path = ['name'], more: object = {}) =>
     server.http.post(changes()).send({
-      ...{ id: `t${Math.floor(performance.now() * 1000)}`, label: 'Rename', ...more },
+      id: `t${Math.floor(performance.now() * 1000)}`,
+      label: 'Rename',
+      ...more,
       changes: [{ kind: 'station', id: 'skidctl', path, before: 'SkidCtl', after }],
     });
 

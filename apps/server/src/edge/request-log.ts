@@ -18,7 +18,8 @@ export function requestLog(log: Logger, enabled: boolean) {
     },
     serializers: {
       req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
-        ...{ id, method },
+        id,
+        method,
         url: url.replace(/\?.*$/s, '').slice(0, 200),
       }),
       res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),

@@ -25,7 +25,12 @@ export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: re
   return columns.map((id): GridColumn => {
     const { title, width, right, names, counts, quiet } = of.fields[id];
     return {
-      ...{ id, title, track: trackOf(width), right: right ?? false, names: names ?? false, quiet: quiet ?? false },
+      id,
+      title,
+      track: trackOf(width),
+      right: right ?? false,
+      names: names ?? false,
+      quiet: quiet ?? false,
       ...(counts ? { fills: 'series' } : {}),
     };
   });
@@ -40,7 +45,10 @@ export function rowOf<Row, Id extends string>(row: Row, shown: Shown<Row, Id>, p
   const ref = of.refOf(row);
   let cells: GridRow['cells'] | null = null;
   return {
-    ...{ id: rowKey(ref), height, of: ref, paths: paths ?? [] },
+    id: rowKey(ref),
+    height,
+    of: ref,
+    paths: paths ?? [],
     edit: (project, column, text) => editAt(project, columns[column], text),
     get cells() {
       return (cells ??= columns.map((id) => cellOf(row, id, shown)));
@@ -76,7 +84,10 @@ function cellOf<Row, Id extends string>(
   return {
     text: fieldText(of, id, row, project),
     ...(show === undefined ? {} : { show }),
-    ...{ editable, mono: field.mono ?? false, right: field.right ?? false, muted: muted ?? false },
+    editable,
+    mono: field.mono ?? false,
+    right: field.right ?? false,
+    muted: muted ?? false,
     ...(editable && options && options.length > 0 ? { options } : {}),
     unread: isTyped(field.text(row, project)),
     differs: path !== null && wrong(ref.id, ...ref.path, ...path),

@@ -38,7 +38,9 @@ export function FieldInput<Row, Id extends string>(props: Props<Row, Id>) {
     ((text: string) => commit(props.step ?? `Edit ${of.one}`, [editField(of, id, row, text, typingNow(project))]));
   const shared = {
     ...(path ? { id: cellText({ ...ref, path: [...ref.path, ...path] }) } : {}),
-    ...{ label: props.label ?? field.title, value, about: field },
+    label: props.label ?? field.title,
+    value,
+    about: field,
     differs: path !== null && wrong(ref.id, ...ref.path, ...path),
   };
   if (!choice) {

@@ -8,7 +8,10 @@ import type { Shown } from './entity-rows';
 
 /** What a text is read with when somebody types it here and now. */
 export const typingNow = (project: Project): Editing => ({
-  ...{ project, newId, by: rememberedName(), at: new Date().toISOString() },
+  project,
+  newId,
+  by: rememberedName(),
+  at: new Date().toISOString(),
 });
 
 /** Rows of a sort as this page shows them: over the project as it is, with what findings say of their cells. */

@@ -61,7 +61,7 @@ export function ExchangeSettings({ exchange }: { exchange: Exchange }) {
       {field('name', 'name', { empty: 'no name' })}
       {field('protocol', 'protocol', { choice })}
       {field('transfer', 'transfer', { choice })}
-      {field('cadence', 'cadence', { empty: 'on request' })}
+      {field('cadence', 'interval', { empty: 'on request' })}
       {field('timeout', 'timeout', { empty: 'not set' })}
       {field('responseDelay', 'response delay', { empty: 'not set' })}
       {pass && (

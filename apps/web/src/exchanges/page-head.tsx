@@ -41,7 +41,9 @@ const Quiet = styled.span`
   color: ${colour.ink2};
 `;
 
-const FIELD_WORDS: Record<ToldFieldName, string> = { ...TOLD_WORDS, address: 'at', tcpPort: 'port', slot: 'slot' };
+const FIELD_WORDS: Record<ToldFieldName, string> = { ...TOLD_WORDS, tcpPort: 'port', slot: 'slot' };
+
+const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1);
 
 interface Props {
   exchange: Exchange;
@@ -140,31 +142,36 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
       <Line>
         {told.length === 0 && (
           <Quiet>
-            {end.calling === 'listens' ? 'an answering end is told nothing about its callers' : 'nothing to tell yet'}
+            {end.calling === 'listens'
+              ? 'nothing is entered for its callers at an answering end'
+              : 'nothing to enter yet'}
           </Quiet>
         )}
         {told.map((value, i) => (
           <span key={`${value.other.id} ${value.field}`}>
             {value.other !== told[i - 1]?.other && (
               <>
-                {i === 0 ? 'told' : 'and'}:{' '}
+                {i === 0 ? 'entered for' : 'and for'}{' '}
                 <Link
                   to={askPath(address, { from: end.station, to: value.station, traffic: trafficOf(exchange) })}
                   title="the way there, hop by hop"
                 >
                   {project.get('station', value.station)?.name ?? ''}
-                </Link>{' '}
+                </Link>
+                {': '}
               </>
             )}
             {FIELD_WORDS[value.field]}{' '}
             <InlineInput
               id={cellText({ kind: 'end', id: end.id, path: ['told', value.other.id, value.field] })}
-              label={`${name} was told the ${TOLD_WORDS[value.field]}`}
+              label={`${capital(TOLD_WORDS[value.field])} entered at ${name}`}
               value={value.isDefault ? '' : value.told}
-              placeholder={value.isDefault ? value.told : value.optional ? 'left out' : 'not told'}
+              placeholder={value.isDefault ? value.told : value.optional ? 'left out' : 'not set'}
               differs={is('told', value.other.id, value.field)}
               onCommit={(text) =>
-                commit(`${name} told ${TOLD_WORDS[value.field]}`, [editTold(end, value.other.id, value.field, text)])
+                commit(`${name}: ${TOLD_WORDS[value.field]} entered`, [
+                  editTold(end, value.other.id, value.field, text),
+                ])
               }
             />
             {value.isDefault && <Quiet> default</Quiet>}

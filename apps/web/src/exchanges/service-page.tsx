@@ -55,12 +55,14 @@ export function ServicePage() {
           if (!value) return null;
           const text = value.isDefault ? '' : value.told;
           const cell = { text, editable: true, mono: field !== 'type' };
-          if (text === '') return { ...cell, show: value.optional ? 'left out' : 'not told', muted: true, mono: false };
+          if (text === '') return { ...cell, show: value.optional ? 'left out' : 'not set', muted: true, mono: false };
           if (value.truth === null) return { ...cell, show: `${text}, is not known` };
           return value.same ? cell : { ...cell, show: `${text}, is ${value.truth}`, differs: true };
         });
         return {
-          ...{ id: `${tool.id} ${other.id}`, height: 26, paths: PATHS },
+          id: `${tool.id} ${other.id}`,
+          height: 26,
+          paths: PATHS,
           of: { kind: 'end', id: tool.id, path: ['told', other.id] },
           edit: (now, column, text) => {
             const [end, field] = [now.get('end', tool.id), TOLD[column - FIRST_TOLD]];
@@ -98,7 +100,7 @@ export function ServicePage() {
       <Title>
         <h1 dir="auto">{exchange.name || 'Service link without a name'}</h1>
         <p>
-          {exchange.kind} · {protocolOf(exchange).name} · {exchange.comment || 'what the tools were told'}
+          {exchange.kind} · {protocolOf(exchange).name} · {exchange.comment || 'what is entered at the tools'}
         </p>
         <div>
           <TextButton aria-expanded={settings} onPress={() => setSettings(!settings)}>
@@ -108,7 +110,7 @@ export function ServicePage() {
       </Title>
       {settings && <ExchangeSettings exchange={exchange} />}
       <Grid
-        label={`${exchange.name}, what was told`}
+        label={`${exchange.name}, what is entered`}
         main
         {...table}
         {...link(all)}

@@ -16,8 +16,13 @@ export type SheetRowRef =
   | { of: 'new lane' };
 
 const ROW_NAMES = {
-  ...{ lane: 'lane', second: 'second', value: 'item', reason: 'reason' },
-  ...{ difference: 'difference', 'new value': 'newitem', 'new lane': 'newlane' },
+  lane: 'lane',
+  second: 'second',
+  value: 'item',
+  reason: 'reason',
+  difference: 'difference',
+  'new value': 'newitem',
+  'new lane': 'newlane',
 } as const;
 
 /** What tells the rows of a sheet from each other; nothing is read out of it again. */

@@ -91,7 +91,9 @@ test('a value that is cut off is marked at both ends, though its own finding yie
 
 test('a fix is offered by the rule that found it', () => {
   const finding: Finding = [...engine.findings.values()].find((f) => f.code === 'ADR 13')!;
-  expect(ruleOf(finding.code).fixes?.(finding, project)[0]?.label).toBe('PlantCtl told: 10.48.10.14 → 10.48.10.12');
+  expect(ruleOf(finding.code).fixes?.(finding, project)[0]?.label).toBe(
+    'PlantCtl has entered: 10.48.10.14 → 10.48.10.12',
+  );
 });
 
 test('what became of a pasted block is said', () => {

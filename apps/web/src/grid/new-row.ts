@@ -13,7 +13,9 @@ export function newRow(
   }: Pick<GridRow, 'begin'> & { options?: readonly string[]; id?: string; height?: number } = {},
 ): GridRow {
   return {
-    ...{ id, height, tone: 'new' },
+    id,
+    height,
+    tone: 'new',
     begin: begin && ((project, column, text) => (column === first ? begin(project, column, text) : null)),
     cells: Array.from({ length: columns }, (_, i) =>
       i === first ? { text: '', show: hint, muted: true, editable: true, ...(options ? { options } : {}) } : null,

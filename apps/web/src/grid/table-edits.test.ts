@@ -23,7 +23,9 @@ const begin: NonNullable<GridRow['begin']> = (now, _, text) => {
 };
 const rowsOf = (project: Project): GridRow[] => [
   ...inOrder(project, 'station').map(({ id, name, comment }): GridRow => ({
-    ...{ id, height: 26, edit: editOf(id) },
+    id,
+    height: 26,
+    edit: editOf(id),
     cells: [{ text: name, editable: true }, { text: comment ?? '', editable: true }, { text: '7' }],
   })),
   { id: 'new', height: 26, tone: 'new', begin, cells: [{ text: '', editable: true }, null, null] },
@@ -81,7 +83,9 @@ test('typed into a new row something begins; emptied, nothing', () => {
 test('a place of its own is begun once: the next line goes into the row below', () => {
   const begun: string[] = [];
   const slots: GridRow[] = ['new 1', 'new 2'].map((id) => ({
-    ...{ id, height: 22, once: true },
+    id,
+    height: 22,
+    once: true,
     begin: (now, column, text) => {
       begun.push(`${id}: ${text}`);
       return begin(now, column, text);

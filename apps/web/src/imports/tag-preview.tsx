@@ -50,8 +50,11 @@ export function TagPreview({ station, list }: { station: string; list: ReadList<
   const words = planWords(rows, plan, chosen);
   function take() {
     const source = {
-      ...{ file: name, format: read.format, at: new Date().toISOString() },
-      ...{ saved, understood: read.table ? columnsText(read.table.columns, read.table.headings) : '' },
+      file: name,
+      format: read.format,
+      at: new Date().toISOString(),
+      saved,
+      understood: read.table ? columnsText(read.table.columns, read.table.headings) : '',
     };
     const changes = importChanges(project, station, rows, plan!, source, chosen, newId);
     if (dispatch(edit(`Import ${name}: ${words}`, changes)) !== null) return;

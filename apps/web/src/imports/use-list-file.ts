@@ -63,7 +63,13 @@ export function useListFile<K extends keyof ListRows>(
   }, [kind, file, open, choice, ownAddresses, remembered]);
 
   return {
-    ...{ file, busy, problem, read, choice, setBusy, giveUp },
+    file,
+    busy,
+    problem,
+    read,
+    choice,
+    setBusy,
+    giveUp,
     choose: (more: Partial<FileChoice>) => setChoice((known) => ({ ...known, ...more })),
     bringIn: (chosen: File | undefined) => chosen && begin(openListFile(chosen)),
     paste: (text: string) => (text.trim() === '' ? giveUp() : begin(openPasted(text))),

@@ -31,7 +31,13 @@ export function HelpersGrid({ route }: { route: Route }) {
           <BoxButton
             onPress={() => {
               const helper: HelperObject = {
-                ...{ id: newId(), order: orderAfter(helpers), station, standsFor, route: route.id, drawnAs, address },
+                id: newId(),
+                order: orderAfter(helpers),
+                station,
+                standsFor,
+                route: route.id,
+                drawnAs,
+                address,
                 presence: 'planned',
               };
               commit('Plan a helper object', [{ changes: [put('helper', helper)], problem: null }]);

@@ -30,8 +30,12 @@ export function ReachGrid({ ways }: { ways: Ways | null }) {
           const pair = readPair(now, text);
           if ('changes' in pair) return { edits: [pair] };
           const expected: Expectation = {
-            ...{ id: newId(), order: orderAfter(inOrder(now, 'expectation')), from: pair.from.id, to: pair.to.id },
-            ...{ traffic: 'requests', must: 'must not reach' },
+            id: newId(),
+            order: orderAfter(inOrder(now, 'expectation')),
+            from: pair.from.id,
+            to: pair.to.id,
+            traffic: 'requests',
+            must: 'must not reach',
           };
           const edits = [{ changes: [put('expectation', expected)], problem: null }];
           return { label: 'New expectation', edits, made: (after) => after.get('expectation', expected.id) };

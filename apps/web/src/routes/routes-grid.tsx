@@ -35,8 +35,13 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
           if ('changes' in pair) return { edits: [pair] };
           const order = orderAfter(inOrder(now, 'route'));
           const route: Route = {
-            ...{ id: newId(), order, from: pair.from.id, to: pair.to.id, port: null },
-            ...{ traffic: 'requests', stated: '' },
+            id: newId(),
+            order,
+            from: pair.from.id,
+            to: pair.to.id,
+            port: null,
+            traffic: 'requests',
+            stated: '',
           };
           const label = `New route ${pair.from.name} → ${pair.to.name}`;
           const edits = [{ changes: [put('route', route)], problem: null }];

@@ -80,15 +80,21 @@ function textRow(project: Project, route: Route, what: string, text: string, to:
     { text: hop, right: true },
     { text: words, muted: !differs },
     {
-      ...{ text: project.get('station', to)?.name ?? '', muted: to === route.to, editable: what !== 'typed' },
-      ...{ options: inOrder(project, 'station').map(({ name }) => name), about: PERMITTED.fields.to },
+      text: project.get('station', to)?.name ?? '',
+      muted: to === route.to,
+      editable: what !== 'typed',
+      options: inOrder(project, 'station').map(({ name }) => name),
+      about: PERMITTED.fields.to,
     },
   ];
 }
 
 function statedRow(project: Project, route: Route): GridRow {
   return {
-    ...{ id: route.id, height: 26, of: ROUTE.refOf(route), paths: [null, ['stated'], null, null, null] },
+    id: route.id,
+    height: 26,
+    of: ROUTE.refOf(route),
+    paths: [null, ['stated'], null, null, null],
     cells: textRow(project, route, 'typed', route.stated, route.to),
     edit: (now, column, text) => {
       const known = now.get('route', route.id);
@@ -99,7 +105,8 @@ function statedRow(project: Project, route: Route): GridRow {
 
 /** From what a program builds the text while it runs. */
 const builtRow = (route: Route, from: string): GridRow => ({
-  ...{ id: 'built', height: 26 },
+  id: 'built',
+  height: 26,
   cells: [
     { text: 'built from', muted: true },
     { text: from, editable: true },
@@ -116,7 +123,10 @@ const builtRow = (route: Route, from: string): GridRow => ({
 function permittedRow(project: Project, row: Parameters<typeof PERMITTED.refOf>[0]): GridRow {
   const of = PERMITTED.refOf(row);
   return {
-    ...{ id: `permitted ${row.key}`, height: 26, of, paths: [null, ['text'], null, null, ['to']] },
+    id: `permitted ${row.key}`,
+    height: 26,
+    of,
+    paths: [null, ['text'], null, null, ['to']],
     cells: textRow(project, row.entity, 'may be built', row.entry.text, row.entry.to ?? row.entity.to),
     edit: (now, column, text) => {
       const known = PERMITTED.find(now, of);

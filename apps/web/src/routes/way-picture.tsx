@@ -116,7 +116,8 @@ function stretchesOf(project: Project, hops: readonly RouteHop[]): { stops: stri
     stops.push(hop.kind === 'backplane' ? (hop.toPort ? 'its module' : `slot ${hop.address || '?'}`) : name(hop.to));
     return {
       lane: hop.kind === 'backplane' ? `rack of ${name(hop.from)}` : hop.way.name,
-      ...{ from: stops.length - 2, to: stops.length - 1 },
+      from: stops.length - 2,
+      to: stops.length - 1,
       fails: hop.conditions.some((condition) => condition.holds === false && !isHandedOn(condition)),
     };
   });

@@ -48,7 +48,8 @@ export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Projec
 function freshPart(block: MemberBlock, columns: readonly PartField[]): GridRow {
   const { path } = partRef(block, '');
   const fresh = newRow(columns.length, columns.indexOf('name'), 'new part', {
-    ...{ height: 22, id: `new ${block.holder.entity.id} ${path.join(' ')}` },
+    height: 22,
+    id: `new ${block.holder.entity.id} ${path.join(' ')}`,
     begin: (_, __, text) => {
       const key = newId();
       return {

@@ -40,9 +40,17 @@ function claim(project: Project, station: string, text: string, id: string): Fie
   if (!module) return refused({ found: `slot ${match[2]} of ${owner.name} is empty`, expected });
   const taken = childrenOf(project, 'landing', module.id).some((l) => l.role === 'owner');
   const landing: Landing = {
-    ...{ id, order: orderAfter(childrenOf(project, 'landing', station)), station, module: module.id },
-    ...{ role: taken ? 'listener' : 'owner', inputsAt: null, outputsAt: null, slot: module.slot },
-    ...{ inputs: module.inputs, outputs: module.outputs, orderCode: module.orderCode },
+    id,
+    order: orderAfter(childrenOf(project, 'landing', station)),
+    station,
+    module: module.id,
+    role: taken ? 'listener' : 'owner',
+    inputsAt: null,
+    outputsAt: null,
+    slot: module.slot,
+    inputs: module.inputs,
+    outputs: module.outputs,
+    orderCode: module.orderCode,
     accepted: module.found?.revision ?? '',
   };
   return { changes: [put('landing', landing)], problem: null };

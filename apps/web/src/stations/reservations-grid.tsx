@@ -10,7 +10,9 @@ export function ReservationsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const areas = childrenOf(project, 'area', station);
   const add = {
-    ...{ hint: 'new: area', by: 'area' as const, options: areas.map(({ name }) => name) },
+    hint: 'new: area',
+    by: 'area' as const,
+    options: areas.map(({ name }) => name),
     begin(now: typeof project, text: string) {
       const area = areaNamed(now, station, text);
       if ('changes' in area) return { edits: [area] };

@@ -41,8 +41,15 @@ export function SlotsSection({ station }: { station: string }) {
   const racks = childrenOf(project, 'rack', station);
   function addRack() {
     const rack: Rack = {
-      ...{ id: newId(), order: orderAfter(racks), name: 'Rack', station, size: 8, first: 0, gaps: true },
-      ...{ zones: {}, takes: [] },
+      id: newId(),
+      order: orderAfter(racks),
+      name: 'Rack',
+      station,
+      size: 8,
+      first: 0,
+      gaps: true,
+      zones: {},
+      takes: [],
     };
     commit('New rack', [{ changes: [put('rack', rack)], problem: null }]);
   }
@@ -80,7 +87,9 @@ function RackTable({ rack }: { rack: Rack }) {
     const slotText = slot === null ? '' : slotName(rack, slot);
     const free = { text: '', show: 'free', muted: true, editable: true, about: MODULE.fields.name };
     return {
-      ...{ id: `new ${slot}`, once: true, height: 22 },
+      id: `new ${slot}`,
+      once: true,
+      height: 22,
       begin: (now, column, text) => plugged(now, slot ?? 0, column, text),
       cells: [
         zoneCell,
@@ -130,7 +139,8 @@ function RackTable({ rack }: { rack: Rack }) {
   }
 
   const table = useTable({
-    ...{ label: 'Edit modules', rows },
+    label: 'Edit modules',
+    rows,
     columns: [Object.keys(rack.zones).length > 0 ? ZONE : NO_ZONE, ...COLUMNS],
   });
   function onEdit(edits: CellEdit[]) {
@@ -143,8 +153,15 @@ function RackTable({ rack }: { rack: Rack }) {
     move(freshAt(project, slot, name), slot, `Plug ${name} into slot ${slotName(rack, slot)}`);
   }
   const fresh = (now: Project, kind: Module['kind'], name: string): Module => ({
-    ...{ id: newId(), order: orderAfter(childrenOf(now, 'module', rack.id)), name, rack: rack.id, slot: null },
-    ...{ kind, orderCode: '', inputs: 0, outputs: 0 },
+    id: newId(),
+    order: orderAfter(childrenOf(now, 'module', rack.id)),
+    name,
+    rack: rack.id,
+    slot: null,
+    kind,
+    orderCode: '',
+    inputs: 0,
+    outputs: 0,
   });
   /** Of the kind that its name begins with, else of what belongs there. */
   function freshAt(now: Project, slot: number, name: string): Module {

@@ -14,7 +14,9 @@ export function ViewsGrid({ station }: { station: string }) {
   const commit = useEdits();
   const areas = childrenOf(project, 'area', station);
   const add = {
-    ...{ hint: 'new view: area', by: 'area' as const, options: areas.map(({ name }) => name) },
+    hint: 'new view: area',
+    by: 'area' as const,
+    options: areas.map(({ name }) => name),
     begin(now: typeof project, text: string) {
       const area = areaNamed(now, station, text);
       if ('changes' in area) return { edits: [area] };

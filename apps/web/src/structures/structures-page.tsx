@@ -77,7 +77,9 @@ export function StructuresPage() {
 }
 
 const frameOf = (alignment: Alignment) => ({
-  ...{ unit: 8, wordBits: 16, highFirst: true },
+  unit: 8,
+  wordBits: 16,
+  highFirst: true,
   layout: { ...ASSUMED_LAYOUT, alignment },
 });
 
@@ -100,7 +102,8 @@ const FRESH: GridRow = newRow(COLUMNS.length, 0, 'new structure', {
 
 const freshMember = (structure: string): GridRow =>
   newRow(COLUMNS.length, 0, 'new member', {
-    ...{ id: `new ${structure}`, height: 22 },
+    id: `new ${structure}`,
+    height: 22,
     begin: (now, _, text) => {
       const [known, key] = [now.get('structure', structure), newId()];
       const ref = { kind: 'structure' as const, id: structure, path: ['members', key] };

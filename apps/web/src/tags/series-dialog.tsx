@@ -46,8 +46,10 @@ export function SeriesDialog({ station, series, onClose }: Props) {
     ].filter((problem) => problem !== null);
     const made: TagSeries = {
       ...(series ?? { id, order: orderAfter(childrenOf(project, 'series', station.id)), station: station.id }),
-      ...{ sample: sample.trim(), count: Math.max(1, number) },
-      ...{ type: typed.value as TagSeries['type'], place: placed.value as TagSeries['place'] },
+      sample: sample.trim(),
+      count: Math.max(1, number),
+      type: typed.value as TagSeries['type'],
+      place: placed.value as TagSeries['place'],
       access: access || null,
     };
     return { made, plan: sample.trim() === '' ? null : planSeries(project, made), problems };

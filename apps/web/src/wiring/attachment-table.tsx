@@ -118,7 +118,9 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
       through: networks.length,
     };
     return {
-      ...{ id: rowId(row), height: 26, tone: 'sub' },
+      id: rowId(row),
+      height: 26,
+      tone: 'sub',
       edit: (now, _, text) => [editField(PORT, 'address', now.get('port', loose.id) ?? loose, text, typingNow(now))],
       cells: [name, said, ...networks.slice(1).map(() => null)],
     };
@@ -150,7 +152,10 @@ function rowFor(row: AttachmentRow, networks: readonly Network[], wrong: (port: 
     };
   });
   return {
-    ...{ id: rowId(row), height: 26, tone: first ? 'main' : 'sub', cells: [name, ...cells] },
+    id: rowId(row),
+    height: 26,
+    tone: first ? 'main' : 'sub',
+    cells: [name, ...cells],
     edit: (now, column, text) => {
       const network = networks[column - 1];
       const port = network && ports[network.id];

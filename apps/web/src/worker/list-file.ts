@@ -30,7 +30,8 @@ function openBytes(name: string, saved: string | null, content: Promise<ArrayBuf
   const worker = new Worker(new URL('./list-file.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<ListFileReader>(worker);
   return {
-    ...{ name, saved },
+    name,
+    saved,
     opened: content.then((bytes) => remote.open(name, transfer(bytes, [bytes]))),
     read: (kind, choice, progress) => remote.read(kind, choice, proxy(progress)) as never,
     close: () => worker.terminate(),

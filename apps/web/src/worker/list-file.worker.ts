@@ -97,8 +97,13 @@ const reader = {
     const at = choice.sheet ?? 0;
     const content = sheets[at]?.content;
     const head = {
-      ...{ format: format.name, encoding: format.isText ? encoding : null, sheet: at, separator: null, decimal: null },
-      ...{ sheets: sheets.map(({ name }) => name), table: null },
+      format: format.name,
+      encoding: format.isText ? encoding : null,
+      sheet: at,
+      separator: null,
+      decimal: null,
+      sheets: sheets.map(({ name }) => name),
+      table: null,
     };
     if (!content) return { ...head, list: unread('there is no such sheet', 'choose another') };
     if (content.holds === 'cells') {

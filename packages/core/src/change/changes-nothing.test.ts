@@ -3,7 +3,9 @@ import type { Change, Json } from './change.js';
 import { changesNothing } from './changes-nothing.js';
 
 const change = (before: unknown, after: unknown, path: readonly string[] = ['field']): Change => ({
-  ...{ kind: 'station', id: 's', path },
+  kind: 'station',
+  id: 's',
+  path,
   ...(before === undefined ? {} : { before: before as Json }),
   ...(after === undefined ? {} : { after: after as Json }),
 });

@@ -3,15 +3,15 @@ import type { Cell, Finding } from '../finding/finding.js';
 
 const cell = (id: string): Cell => ({ kind: 'claim', id, path: ['type'] });
 const finding = (code: string, message: string, rest: Partial<Finding> = {}): Finding => ({
-  ...{ key: `${code} ${message} ${rest.lane ?? ''} ${rest.cells?.map((c) => c.id).join(' ') ?? ''}`, code, message },
-  ...{
-    severity: 'blocker',
-    about: { kind: 'exchange', id: 'x', name: 'X' },
-    parties: [],
-    cells: [],
-    params: {},
-    label: '',
-  },
+  key: `${code} ${message} ${rest.lane ?? ''} ${rest.cells?.map((c) => c.id).join(' ') ?? ''}`,
+  code,
+  message,
+  severity: 'blocker',
+  about: { kind: 'exchange', id: 'x', name: 'X' },
+  parties: [],
+  cells: [],
+  params: {},
+  label: '',
   ...rest,
 });
 

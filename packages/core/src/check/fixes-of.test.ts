@@ -6,7 +6,8 @@ import { applied, findingsOf, twoStations } from '../testing/two-stations.testin
 import { fixesOf } from './fixes-of.js';
 
 const typed = (project: Project, kind: Kind, id: string, path: string, value: unknown): ChangeSet => ({
-  ...{ id: `${kind} ${path}`, label: '' },
+  id: `${kind} ${path}`,
+  label: '',
   changes: [set(kind, project.get(kind, id) as Entity, path.split('.'), value)],
 });
 
@@ -25,7 +26,7 @@ function labels(code: string, edits: ((project: Project) => ChangeSet)[], known 
 const ownAddress = (project: Project) => typed(project, 'port', 'portb', 'address', '10.0.0.7');
 
 test('what was typed last gives way: what stood there before is put back, in the words of its end', () => {
-  expect(labels('ADR 13', [ownAddress])).toEqual(['address: back to 10.0.0.2', 'A told: 10.0.0.2 → 10.0.0.7']);
+  expect(labels('ADR 13', [ownAddress])).toEqual(['address: back to 10.0.0.2', 'A has entered: 10.0.0.2 → 10.0.0.7']);
   const place = { area: 'areab', view: 'vb', number: 210 };
   expect(labels('POS 1', [(p) => typed(p, 'claim', 'cb', 'place', place)])).toEqual([
     'place: back to b200',
@@ -39,19 +40,20 @@ test('what was typed last gives way: what stood there before is put back, in the
 });
 
 test('without history, and for what was not edited, the rule’s own order stands', () => {
-  expect(labels('ADR 13', [ownAddress], false)).toEqual(['A told: 10.0.0.2 → 10.0.0.7']);
+  expect(labels('ADR 13', [ownAddress], false)).toEqual(['A has entered: 10.0.0.2 → 10.0.0.7']);
 });
 
 test('what was empty before is not emptied again, nor what was edited once more since', () => {
   const told = (value: string) => (project: Project) => typed(project, 'end', 'ea', 'told.eb.tcpPort', value);
-  expect(labels('ADR 12', [told('503')])).toEqual(['A told: 503 → 502']);
+  expect(labels('ADR 12', [told('503')])).toEqual(['A has entered: 503 → 502']);
   // The newest counts: back to 503 would be as wrong, and is said as what it is.
   expect(labels('ADR 12', [told('503'), told('504')])[0]).toBe('tcp port: back to 503');
 });
 
 test('a row that somebody dropped is put back as a whole', () => {
   const drop = (project: Project): ChangeSet => ({
-    ...{ id: 'drop', label: '' },
+    id: 'drop',
+    label: '',
     changes: [{ kind: 'claim', id: 'cb', path: [], before: project.get('claim', 'cb') as never }],
   });
   expect(labels('POS 13', [drop])[0]).toMatch(/^put back the /);

@@ -67,7 +67,12 @@ function placeWords(reader: Reader, place: Place): string | null {
 
 /** Fields that hold the id of something with a name. */
 const NAMED: Readonly<Record<string, Kind>> = {
-  ...{ port: 'port', network: 'network', via: 'station', to: 'station', station: 'station', profile: 'profile' },
+  port: 'port',
+  network: 'network',
+  via: 'station',
+  to: 'station',
+  station: 'station',
+  profile: 'profile',
 };
 
 function nameOf(reader: Reader, field: string, id: string): string | null {

@@ -10,8 +10,11 @@ const small = SHIPPED_PROFILES.find((p) => p.id === 'profile-small')!;
 const plant = (): Project =>
   edited(
     added(smallPlant(), 'profile', {
-      ...{ ...small, views: smallPlant().get('profile', 'pb')!.views },
-      ...{ speaks: null, layout: {}, limits: {} },
+      ...small,
+      views: smallPlant().get('profile', 'pb')!.views,
+      speaks: null,
+      layout: {},
+      limits: {},
     }),
     ['station', 'sc', 'profile', 'profile-small'],
   );

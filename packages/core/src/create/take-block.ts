@@ -31,7 +31,11 @@ export function takeBlock(project: Project, station: Station, { block }: Offered
   let start = block.firstStart ?? 0;
   while (taken.some((r) => r.start < start + block.length && start < r.start + r.length)) start += step;
   const reservation: Reservation = {
-    ...{ order: orderAfter(taken), start, length: block.length, owner: block.name, reason: block.source },
+    order: orderAfter(taken),
+    start,
+    length: block.length,
+    owner: block.name,
+    reason: block.source,
     ...(typeof block.firstStart === 'number' ? { firstStart: block.firstStart } : {}),
     ...(typeof block.lastStart === 'number' ? { lastStart: block.lastStart } : {}),
     ...(typeof block.startStep === 'number' ? { startStep: block.startStep } : {}),

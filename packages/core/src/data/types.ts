@@ -146,7 +146,10 @@ function arrayOf(text: string, dimensions: string, rest: string): Read<TypeRef> 
   for (const one of dimensions.split(',')) {
     const match = DIMENSION.exec(one);
     if (!match)
-      return unread(`“${one.trim()}” is not a valid dimension`, 'write the first and the last subscript: [0..7], [1..3,1..4]');
+      return unread(
+        `“${one.trim()}” is not a valid dimension`,
+        'write the first and the last subscript: [0..7], [1..3,1..4]',
+      );
     const [low, high] = [Number(match[1]), Number(match[2])];
     if (high < low)
       return unread(`the array of “${text}” ends before it begins`, 'the first subscript is the lower one');

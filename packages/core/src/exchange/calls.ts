@@ -50,7 +50,8 @@ export function callsOf(reader: Reader, exchange: Exchange, end: End): Call[] {
     const does = own ?? (direction === 'both' ? 'reads and writes' : (direction ?? 'not said'));
     // Of partners that are chosen while it runs, each has a call with its own parameters.
     return (others.length > 0 ? others : [undefined]).map((other) => ({
-      ...{ lane: lane.id, does },
+      lane: lane.id,
+      does,
       name: others.length > 1 ? `${name}, ${stationOf(reader, other)}` : name,
       parameters: [
         ...partner(other),

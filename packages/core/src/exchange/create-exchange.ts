@@ -30,7 +30,9 @@ export function createExchange(
   const [usual] = protocolOf(plain).transfers;
   const couplers = [...project.all('station')].filter((s) => s.roles.includes('coupler'));
   const exchange = {
-    ...{ ...plain, kind: wish.kind, transfer: usual! },
+    ...plain,
+    kind: wish.kind,
+    transfer: usual!,
     // The only coupler there is, is the one.
     ...(wish.kind === 'coupler area' && couplers.length === 1 ? { via: couplers[0]!.id } : {}),
   };

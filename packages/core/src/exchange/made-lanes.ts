@@ -26,7 +26,10 @@ export function withoutUnmade(
 }
 
 const dropped = (kind: 'lane' | 'claim', entity: Lane | Claim): Change => ({
-  ...{ kind, id: entity.id, path: [], before: { ...entity } as never },
+  kind,
+  id: entity.id,
+  path: [],
+  before: { ...entity } as never,
 });
 
 /** What would make the lanes of an exchange what they follow from; null where its lanes follow from nothing. */

@@ -40,12 +40,23 @@ function projectOf({ modules }: Rack): Project {
   );
   const cleared = ['l2', 'l3', 'l4'].reduce((now, id) => edited(now, ['landing', id, 'role', 'listener']), ends);
   const own = modules.map(({ inputs, outputs }, i): Module => ({
-    ...{ id: `n${i}`, order: 100 + i, name: `N${i}`, rack: 'rack', slot: 20 + i, kind: 'other', orderCode: '' },
-    ...{ inputs, outputs },
+    id: `n${i}`,
+    order: 100 + i,
+    name: `N${i}`,
+    rack: 'rack',
+    slot: 20 + i,
+    kind: 'other',
+    orderCode: '',
+    inputs,
+    outputs,
   }));
   const at = (number: number) => ({ area: 'areaa', view: 'va', number });
   const landings = modules.map(({ inputs, outputs }, i): Landing => ({
-    ...{ id: `o${i}`, order: 100 + i, station: 'sa', module: `n${i}`, role: 'owner' },
+    id: `o${i}`,
+    order: 100 + i,
+    station: 'sa',
+    module: `n${i}`,
+    role: 'owner',
     inputsAt: inputs > 0 ? at(300 + i * 10) : null,
     outputsAt: outputs > 0 ? at(500 + i * 10) : null,
   }));
@@ -99,15 +110,35 @@ function radioOf({ modules }: Dials): Project {
   };
   const base = edited(smallPlant(), ['profile', 'pa', 'radioBlocks', blocks], ['port', 'pr2', 'radio.number', '2']);
   const racked = added(base, 'rack', {
-    ...{ id: 'r9', order: 10, name: 'Rack', station: 'sb', size: 8, first: 0, gaps: true, zones: {}, takes: [] },
+    id: 'r9',
+    order: 10,
+    name: 'Rack',
+    station: 'sb',
+    size: 8,
+    first: 0,
+    gaps: true,
+    zones: {},
+    takes: [],
   });
   const own = modules.map(({ digital, bytes, dial }, i): Module => ({
-    ...{ id: `n${i}`, order: i, name: `N${i}`, rack: 'r9', slot: i, orderCode: 'R', outputs: 0, dialRead: true },
+    id: `n${i}`,
+    order: i,
+    name: `N${i}`,
+    rack: 'r9',
+    slot: i,
+    orderCode: 'R',
+    outputs: 0,
+    dialRead: true,
     // An analogue value takes a whole word.
-    ...{ kind: digital ? 'digital input' : 'analogue input', inputs: digital ? bytes : bytes * 2, dial: String(dial) },
+    kind: digital ? 'digital input' : 'analogue input',
+    inputs: digital ? bytes : bytes * 2,
+    dial: String(dial),
   }));
   const area = (id: string, order: number, kind: 'input registers' | 'discrete inputs', unit: 1 | 16) => ({
-    ...{ ...newArea(id, order, 'sa', kind), kind, words: 400, writers: [] },
+    ...newArea(id, order, 'sa', kind),
+    kind,
+    words: 400,
+    writers: [],
     views: { ref: { ...newView(10, 'reference 5'), table: kind, unit } },
   });
   const areas = added(
@@ -117,8 +148,11 @@ function radioOf({ modules }: Dials): Project {
     area('di', 90, 'discrete inputs', 1),
   );
   const exchange = added(areas, 'exchange', {
-    ...{ ...newExchange('air2', 90, 'Mirrored', 'radio-mirror'), kind: 'gateway memory', transfer: 'cyclic blocks' },
-    ...{ cadence: 1000, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
+    ...newExchange('air2', 90, 'Mirrored', 'radio-mirror'),
+    kind: 'gateway memory',
+    transfer: 'cyclic blocks',
+    cadence: 1000,
+    onLoss: { sinks: 'hold the last value', source: 'is told by a status' },
   });
   const ends = added(
     exchange,

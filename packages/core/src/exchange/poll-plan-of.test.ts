@@ -28,7 +28,13 @@ function asking(places: readonly (readonly [number, number])[], ...edits: FieldE
       'claim',
       { ...ca, id: `a${i}`, lane: `l${i}`, name: `A${i}`, direction: 'reads', length, type, toldPlace: `b${number}` },
       {
-        ...{ ...cb, id: `b${i}`, lane: `l${i}`, name: `B${i}`, direction: 'writes', length, type },
+        ...cb,
+        id: `b${i}`,
+        lane: `l${i}`,
+        name: `B${i}`,
+        direction: 'writes',
+        length,
+        type,
         place: { area: 'areab', view: 'vb', number },
       },
     );

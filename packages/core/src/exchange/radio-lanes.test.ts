@@ -25,19 +25,17 @@ function radio(): Project {
     takes: [],
   };
   const module = (id: string, slot: number, kind: 'analogue input' | 'digital input', inputs: number) => ({
-    ...{
-      id,
-      order: slot,
-      name: id,
-      rack: 'r9',
-      slot,
-      kind,
-      orderCode: 'R',
-      inputs,
-      outputs: 0,
-      dial: '3',
-      dialRead: true,
-    },
+    id,
+    order: slot,
+    name: id,
+    rack: 'r9',
+    slot,
+    kind,
+    orderCode: 'R',
+    inputs,
+    outputs: 0,
+    dial: '3',
+    dialRead: true,
   });
   const racks = added(base, 'rack', rack);
   const modules = added(
@@ -47,13 +45,19 @@ function radio(): Project {
     module('doors', 1, 'digital input', 1),
   );
   const area = (id: string, order: number, table: 'input registers' | 'discrete inputs', unit: 1 | 16) => ({
-    ...{ ...newArea(id, order, 'sa', table), kind: table, words: 100, writers: [] },
+    ...newArea(id, order, 'sa', table),
+    kind: table,
+    words: 100,
+    writers: [],
     views: { ref: { ...newView(10, 'reference 5'), table, unit } },
   });
   const areas = added(modules, 'area', area('ir', 80, 'input registers', 16), area('di', 90, 'discrete inputs', 1));
   const exchange = added(areas, 'exchange', {
-    ...{ ...newExchange('air2', 90, 'Mirrored', 'radio-mirror'), kind: 'gateway memory', transfer: 'cyclic blocks' },
-    ...{ cadence: 1000, onLoss: { sinks: 'hold the last value', source: 'is told by a status' } },
+    ...newExchange('air2', 90, 'Mirrored', 'radio-mirror'),
+    kind: 'gateway memory',
+    transfer: 'cyclic blocks',
+    cadence: 1000,
+    onLoss: { sinks: 'hold the last value', source: 'is told by a status' },
   });
   return added(
     exchange,

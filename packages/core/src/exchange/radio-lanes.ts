@@ -113,10 +113,17 @@ function imageOf(project: Reader, unit: End, what: What, newId: () => string): {
       unit.station,
       what === 'inputs' ? 'Inputs of modules' : 'Outputs of modules',
     ),
-    ...{ kind, wordBits: 16, words: Math.max(1, words), writers: what === 'inputs' ? ['firmware'] : [] },
+    kind,
+    wordBits: 16,
+    words: Math.max(1, words),
+    writers: what === 'inputs' ? ['firmware'] : [],
     views: {
       [VIEW]: {
-        ...{ order: 10, name: 'words', notation: 'prefix and number', unit: 16, first: 0 },
+        order: 10,
+        name: 'words',
+        notation: 'prefix and number',
+        unit: 16,
+        first: 0,
         prefix: what === 'inputs' ? 'IW' : 'QW',
       },
     },
@@ -134,8 +141,17 @@ function made(
 ): Change[] {
   const lane: Lane = { id: newId(), order, exchange: exchange.id, items: {}, madeBy: wanted.madeBy };
   const claim = (end: End, direction: 'writes' | 'reads', place: Place): Claim => ({
-    ...{ id: newId(), lane: lane.id, end: end.id, name: wanted.module.name || wanted.module.kind, direction, place },
-    ...{ length: wanted.length, type: wanted.type, swap: null, items: {}, toldPlace: null },
+    id: newId(),
+    lane: lane.id,
+    end: end.id,
+    name: wanted.module.name || wanted.module.kind,
+    direction,
+    place,
+    length: wanted.length,
+    type: wanted.type,
+    swap: null,
+    items: {},
+    toldPlace: null,
   });
   const from = wanted.what === 'inputs';
   return [

@@ -93,7 +93,10 @@ function imageOf(project: Reader, head: End, what: What, newId: () => string): {
       head.station,
       what === 'inputs' ? 'Inputs of modules' : 'Outputs of modules',
     ),
-    ...{ kind, wordBits: 8, words, writers: what === 'inputs' ? ['firmware'] : [] },
+    kind,
+    wordBits: 8,
+    words,
+    writers: what === 'inputs' ? ['firmware'] : [],
     views: { bytes: newView(10, 'byte offset') },
   };
   return { area, changes: [put('area', area)] };
@@ -110,9 +113,17 @@ function made(
 ): Change[] {
   const lane: Lane = { id: newId(), order, exchange: exchange.id, items: {}, madeBy: wanted.madeBy };
   const claim = (at: End, direction: Claim['direction'], place: Place): Claim => ({
-    ...{ id: newId(), lane: lane.id, end: at.id, name: wanted.module.name || wanted.module.kind, direction, place },
-    ...{ length: { count: wanted.bytes, unit: 8 }, type: { base: 'BYTE', count: wanted.bytes } },
-    ...{ swap: null, items: {}, toldPlace: null },
+    id: newId(),
+    lane: lane.id,
+    end: at.id,
+    name: wanted.module.name || wanted.module.kind,
+    direction,
+    place,
+    length: { count: wanted.bytes, unit: 8 },
+    type: { base: 'BYTE', count: wanted.bytes },
+    swap: null,
+    items: {},
+    toldPlace: null,
   });
   const reads = wanted.what === 'inputs';
   return [

@@ -69,7 +69,9 @@ test('a copy is typed in the notations of its station; what cannot be read stays
   const made = after(empty, editField(COPY, 'from', empty.get('copy', 'c9')!, 'b100', typing(empty)));
   const sized = after(made, editField(COPY, 'length', made.get('copy', 'c9')!, '3', typing(made)));
   expect(sized.get('copy', 'c9')).toMatchObject({
-    ...{ station: 'sc', from: { area: 'areac', view: 'vb', number: 100 }, length: { count: 3, unit: 16 } },
+    station: 'sc',
+    from: { area: 'areac', view: 'vb', number: 100 },
+    length: { count: 3, unit: 16 },
   });
   const wrong = editField(COPY, 'to', sized.get('copy', 'c9')!, 'a100', typing(sized));
   expect(wrong).toMatchObject({ changes: [{ after: { typed: 'a100' } }] });

@@ -26,14 +26,7 @@ const WHAT_TO_TYPE: Record<Network['kind'], string> = {
  * Typed text into a cell of the attachment table. Where the station has no port on this network yet, one is made; on a
  * line it takes over the settings of the caller. Emptied, the port is attached to nothing any more.
  */
-export function editAttachment(
-  project: Project,
-  station: string,
-  network: Network,
-  port: Port | null,
-  text: string,
-  newId: () => string,
-): FieldEdit {
+export function editAttachment(project: Project, station: string, network: Network, port: Port | null, text: string, newId: () => string): FieldEdit {
   const clean = text.trim();
   if (clean === '') return port ? changed(set('port', port, ['network'], null)) : { changes: [], problem: null };
   const target = port ?? freshPort(project, station, network, newId());
@@ -90,12 +83,8 @@ function fieldsFor(project: Project, network: Network, port: Port, text: string,
   for (const word of words.map((w) => w.toLowerCase())) {
     if (['unit', 'node', 'end'].includes(word) && words.length > 1) continue;
     if (space && (word === 'free' || /^\d/.test(word))) {
-      const number =
-        word === 'free'
-          ? nextFreeNumber(SPACES[space], takenIn(project, network, space))
-          : parseInSpace(word, SPACES[space]);
-      if (number === null)
-        return refused({ found: `no ${SPACES[space].name} is free`, expected: 'use another network' });
+      const number = word === 'free' ? nextFreeNumber(SPACES[space], takenIn(project, network, space)) : parseInSpace(word, SPACES[space]);
+      if (number === null) return refused({ found: `no ${SPACES[space].name} is free`, expected: 'use another network' });
       if (typeof number === 'object' && !number.ok) return refused(number);
       const value = typeof number === 'number' ? number : number.value;
       changes.push(set('port', port, space === 'radio' ? ['radio', 'number'] : [space], withNumber(space, value)));

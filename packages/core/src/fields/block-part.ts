@@ -18,14 +18,9 @@ export interface PartRow {
   part: BlockMember;
 }
 
-const store = ({ block, key, part }: PartRow, next: Partial<BlockMember>): FieldEdit =>
-  changed(setIn(block, ['members', key], { ...part, ...next }));
+const store = ({ block, key, part }: PartRow, next: Partial<BlockMember>): FieldEdit => changed(setIn(block, ['members', key], { ...part, ...next }));
 
-const chosen = (
-  field: 'role' | 'signal',
-  words: readonly string[],
-  what: string,
-): Pick<Field<PartRow>, 'text' | 'edit' | 'options'> => ({
+const chosen = (field: 'role' | 'signal', words: readonly string[], what: string): Pick<Field<PartRow>, 'text' | 'edit' | 'options'> => ({
   text: ({ part }) => part[field] ?? '',
   options: words,
   edit: (row, typed) => {
@@ -36,7 +31,12 @@ const chosen = (
 });
 
 const distance = (field: 'offset' | 'bits', title: string, width: number, help: string): Field<PartRow> => ({
-  ...{ title, width, mono: true, right: true, help, examples: ['1 bit', '2 words'] },
+  title,
+  width,
+  mono: true,
+  right: true,
+  help,
+  examples: ['1 bit', '2 words'],
   text: ({ block, part }) => {
     const unit = part[field] % block.wordBits === 0 ? block.wordBits : part[field] % 8 === 0 ? 8 : 1;
     return formatBits(part[field], unit);
@@ -56,17 +56,27 @@ const distance = (field: 'offset' | 'bits', title: string, width: number, help: 
 
 const fields = {
   range: {
-    ...{ title: 'Block of', width: [110, 1.2], names: true, muted: true, path: null },
+    title: 'Block of',
+    width: [110, 1.2],
+    names: true,
+    muted: true,
+    path: null,
     text: ({ block, key }) => (Object.keys(block.members ?? {})[0] === key ? block.owner : ''),
   },
   name: {
-    ...{ title: 'Part', width: [100, 0.8] },
+    title: 'Part',
+    width: [100, 0.8],
     text: ({ part }) => part.name,
     edit: (row, name) => store(row, { name }),
-    ...{ examples: ['start'], help: 'What the part is called.' },
+    examples: ['start'],
+    help: 'What the part is called.',
   },
   address: {
-    ...{ title: 'Address', width: 90, mono: true, muted: true, path: null },
+    title: 'Address',
+    width: 90,
+    mono: true,
+    muted: true,
+    path: null,
     text: ({ block, part }, project) => {
       const memory = block.holder.kind === 'area' ? memoryOf(project, block.holder.entity.id) : null;
       const start = (block.start ?? 0) + part.offset;
@@ -76,62 +86,78 @@ const fields = {
   offset: distance('offset', 'From its start', 104, 'How far it lies from the start of the block.'),
   bits: distance('bits', 'Size', 80, 'How long it is.'),
   use: {
-    ...{ title: 'For', width: 90 },
+    title: 'For',
+    width: 90,
     text: ({ part }) => part.use,
     options: MEMBER_USES,
     edit: (row, typed) => {
       const use = parseWord(typed, MEMBER_USES, 'purpose');
       return use.ok ? store(row, { use: use.value }) : refused(use);
     },
-    ...{ examples: ['status'], help: 'What it is for.' },
+    examples: ['status'],
+    help: 'What it is for.',
   },
   role: {
-    ...{ title: 'Where it', width: 78, muted: ({ part }) => !part.role },
+    title: 'Where it',
+    width: 78,
+    muted: ({ part }) => !part.role,
     ...chosen('role', CALLING, 'role'),
     shown: ({ part }) => part.role ?? 'either',
-    ...{ examples: ['calls'], help: 'The role in which it matters; empty: in both.' },
+    examples: ['calls'],
+    help: 'The role in which it matters; empty: in both.',
   },
   signal: {
-    ...{ title: 'Set as', width: 72 },
+    title: 'Set as',
+    width: 72,
     ...chosen('signal', SIGNALS, 'way to set it'),
-    ...{ examples: [SIGNALS[0]], help: 'How the program sets or sees it.' },
+    examples: [SIGNALS[0]],
+    help: 'How the program sets or sees it.',
   },
   access: {
-    ...{ title: 'Program may', width: 108 },
+    title: 'Program may',
+    width: 108,
     text: ({ part }) => part.access,
     options: ACCESSES,
     edit: (row, typed) => {
       const access = parseWord(typed, ACCESSES, 'access');
       return access.ok ? store(row, { access: access.value }) : refused(access);
     },
-    ...{ examples: [...ACCESSES], help: 'What the program may do with it; read: the module sets it.' },
+    examples: [...ACCESSES],
+    help: 'What the program may do with it; read: the module sets it.',
   },
   atStart: {
-    ...{ title: 'At start', width: 64, muted: ({ part }) => !part.atStart },
+    title: 'At start',
+    width: 64,
+    muted: ({ part }) => !part.atStart,
     text: ({ part }) => (part.atStart ? 'yes' : 'no'),
     options: ['yes', 'no'],
     edit: (row, typed) => {
       const yes = parseYes(typed);
       return yes.ok ? store(row, { atStart: yes.value || undefined }) : refused(yes);
     },
-    ...{ examples: ['yes', 'no'], help: 'Whether it is written once, by start values.' },
+    examples: ['yes', 'no'],
+    help: 'Whether it is written once, by start values.',
   },
   meaning: {
-    ...{ title: 'Meaning', width: [120, 1.2] },
+    title: 'Meaning',
+    width: [120, 1.2],
     text: ({ part }) => part.meaning ?? '',
     edit: (row, meaning) => store(row, { meaning }),
-    ...{ examples: ['1: runs'], help: 'What its values mean.' },
+    examples: ['1: runs'],
+    help: 'What its values mean.',
   },
 } satisfies Record<string, Field<PartRow>>;
 
 /** What stands where in blocks of a memory: bits that a program sets or sees, settings, states. */
 export const BLOCK_PART: Rows<PartRow, keyof typeof fields> = {
-  ...{ one: 'part of a block', kind: 'area', list: ['reservations', '', 'members'], fields },
+  one: 'part of a block',
+  kind: 'area',
+  list: ['reservations', '', 'members'],
+  fields,
   all: (project) =>
-    [
-      ...inOrder(project, 'station').flatMap((station) => reservedBlocks(project, station.id)),
-      ...inOrder(project, 'profile').flatMap(profileBlocks),
-    ].flatMap(partsOf),
+    [...inOrder(project, 'station').flatMap((station) => reservedBlocks(project, station.id)), ...inOrder(project, 'profile').flatMap(profileBlocks)].flatMap(
+      partsOf,
+    ),
   refOf: ({ block, key }) => partRef(block, key),
   find: (project, { kind, id, path }) => {
     const key = path.at(-1)!;
@@ -142,21 +168,16 @@ export const BLOCK_PART: Rows<PartRow, keyof typeof fields> = {
 };
 
 /** The parts of a block, in order. */
-export const partsOf = (block: MemberBlock): PartRow[] =>
-  entriesInOrder(block.members ?? {}).map(([key, part]) => ({ block, key, part }));
+export const partsOf = (block: MemberBlock): PartRow[] => entriesInOrder(block.members ?? {}).map(([key, part]) => ({ block, key, part }));
 
 export const partRef = ({ holder, path }: MemberBlock, key: string): RowRef => ({
-  ...{ kind: holder.kind, id: holder.entity.id },
+  kind: holder.kind,
+  id: holder.entity.id,
   path: [...path, 'members', key],
 });
 
 /** The block as it is by now: a reserved range of an area, or what a profile says. */
-export function blockOf(
-  project: Project,
-  kind: 'area' | 'profile',
-  id: string,
-  block: string,
-): MemberBlock | undefined {
+export function blockOf(project: Project, kind: 'area' | 'profile', id: string, block: string): MemberBlock | undefined {
   const area = kind === 'area' ? project.get('area', id) : undefined;
   const profile = kind === 'profile' ? project.get('profile', id) : undefined;
   const all = area ? reservedBlocks(project, area.station) : profile ? profileBlocks(profile) : [];
@@ -174,7 +195,5 @@ export function addBlockPart(block: MemberBlock, key: string, name: string): Fie
 export const dropBlockPart = ({ block, key }: PartRow): FieldEdit => changed(setIn(block, ['members', key], undefined));
 
 function setIn({ holder, path }: MemberBlock, at: readonly string[], value: unknown): Change {
-  return holder.kind === 'area'
-    ? set('area', holder.entity, [...path, ...at], value)
-    : set('profile', holder.entity, [...path, ...at], value);
+  return holder.kind === 'area' ? set('area', holder.entity, [...path, ...at], value) : set('profile', holder.entity, [...path, ...at], value);
 }

@@ -65,9 +65,7 @@ function withoutKeys(kind: Kind, path: readonly string[]): string[] {
   let type: Class | null = CLASSES[kind];
   for (let i = 0; i < path.length; i++) {
     words.push(path[i]!);
-    const inner: NestedField | undefined = type
-      ? declaredOf(type).nested.find(({ field }) => field === path[i])
-      : undefined;
+    const inner: NestedField | undefined = type ? declaredOf(type).nested.find(({ field }) => field === path[i]) : undefined;
     type = inner ? inner.type() : null;
     if (inner?.shape === 'record') i++;
   }

@@ -16,7 +16,11 @@ const { text, note, station, put } = ofEntity('copy');
 
 /** In the station's own notations; what cannot be read stays as typed. */
 const place = (field: 'from' | 'to', title: string, help: string): Field<MemoryCopy> => ({
-  ...{ title, width: 120, mono: true, help, examples: ['G100'] },
+  title,
+  width: 120,
+  mono: true,
+  help,
+  examples: ['G100'],
   text: (copy, project) => {
     const value = copy[field];
     return !value ? '' : 'typed' in value ? value : placeText(project, value);
@@ -33,14 +37,20 @@ const place = (field: 'from' | 'to', title: string, help: string): Field<MemoryC
 /** What a station moves inside itself: readings to the block that is asked for, a status to where it is looked for. */
 export const COPY = entityRows('copy', 'copy', {
   name: {
-    ...{ title: 'Copy', width: [140, 1], counts: true },
+    title: 'Copy',
+    width: [140, 1],
+    counts: true,
     ...text('name'),
-    ...{ examples: ['readings to the window'], help: 'What is moved.' },
+    examples: ['readings to the window'],
+    help: 'What is moved.',
   },
   from: place('from', 'From', 'Where it is copied from, as the station writes addresses.'),
   to: place('to', 'To', 'Where it is copied to, as the station writes addresses.'),
   length: {
-    ...{ title: 'Length', width: 90, mono: true, right: true },
+    title: 'Length',
+    width: 90,
+    mono: true,
+    right: true,
     text: (copy, project) => {
       const { length } = copy;
       return !length ? '' : 'typed' in length ? length : formatBits(lengthBits(length), copyUnit(project, copy));
@@ -51,26 +61,34 @@ export const COPY = entityRows('copy', 'copy', {
       if (length.ok) return put(copy, 'length', length.value);
       return { ...put(copy, 'length', { typed }), problem: unreadSentence(length) };
     },
-    ...{
-      examples: ['4', '10 words', '6 bytes'],
-      help: 'How much is copied; a number alone counts units of the place that it is copied from.',
-    },
+    examples: ['4', '10 words', '6 bytes'],
+    help: 'How much is copied; a number alone counts units of the place that it is copied from.',
   },
   reader: {
-    ...{ title: 'Meant to be read by', width: [140, 0.8] },
+    title: 'Meant to be read by',
+    width: [140, 0.8],
     ...station('reader'),
-    ...{ examples: [], help: 'The station that is meant to read it there.' },
+    examples: [],
+    help: 'The station that is meant to read it there.',
   },
   comment: {
-    ...{ title: 'Comment', width: [140, 1.2] },
+    title: 'Comment',
+    width: [140, 1.2],
     ...note('comment'),
-    ...{ examples: ['once each pass'], help: 'Anything worth knowing.' },
+    examples: ['once each pass'],
+    help: 'Anything worth knowing.',
   },
 });
 
 export const newCopy = (project: Project, id: string, station: string): MemoryCopy => ({
-  ...{ id, order: orderAfter(childrenOf(project, 'copy', station)), station },
-  ...{ name: '', from: null, to: null, length: null, reader: null },
+  id,
+  order: orderAfter(childrenOf(project, 'copy', station)),
+  station,
+  name: '',
+  from: null,
+  to: null,
+  length: null,
+  reader: null,
 });
 
 /** What a bare number of its length counts: the units of the place that it is copied from. */

@@ -10,8 +10,7 @@ import { addStep, dropStep, EXCHANGE, STEP } from './exchange.js';
 import { entryOf, typing } from '../testing/typing.testing.js';
 
 const start = smallPlant();
-const after = (changes: Parameters<typeof applied>[1]['changes'], project: Project = start) =>
-  applied(project, { id: 'e', label: '', changes });
+const after = (changes: Parameters<typeof applied>[1]['changes'], project: Project = start) => applied(project, { id: 'e', label: '', changes });
 /** The exchange after a text was typed into one of its fields; the sentence where it was refused. */
 function type(id: string, field: keyof typeof EXCHANGE.fields, text: string) {
   const edit = editField(EXCHANGE, field, start.get('exchange', id)!, text, typing());
@@ -94,7 +93,12 @@ test('what is told is kept as it was typed, also where it is no address', () => 
 test('one more end takes the port of its station that suits best, and does what the second does', () => {
   const { id, changes } = addEnd(start, 'x', 'sc', () => 'more');
   expect(after(changes).get('end', id)).toMatchObject({
-    ...{ id: 'more', exchange: 'x', station: 'sc', port: 'portc', calling: 'listens', told: {} },
+    id: 'more',
+    exchange: 'x',
+    station: 'sc',
+    port: 'portc',
+    calling: 'listens',
+    told: {},
   });
   // Of shared variables it is one more that takes, and so it calls.
   const shared = after([set('exchange', start.get('exchange', 'x')!, ['kind'], 'shared variables')]);
@@ -108,12 +112,7 @@ test('a step of a start names an end of the exchange, and goes with the last of 
   const made = after(addStep(x, 's1', 'opens').changes);
   const own = made.get('exchange', 'x')!;
   expect(own.start).toEqual({ s1: { order: 10, end: null, does: 'opens' } });
-  expect(
-    after(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'b', typing(made)).changes, made).get('exchange', 'x')!
-      .start!.s1!.end,
-  ).toBe('eb');
-  expect(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'C', typing(made)).problem).toBe(
-    '“C” names no end of this exchange; its ends: A, B',
-  );
+  expect(after(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'b', typing(made)).changes, made).get('exchange', 'x')!.start!.s1!.end).toBe('eb');
+  expect(editField(STEP, 'end', entryOf(own, 'start', 's1'), 'C', typing(made)).problem).toBe('“C” names no end of this exchange; its ends: A, B');
   expect(after(dropStep(own, 's1').changes, made).get('exchange', 'x')!.start).toBeNull();
 });

@@ -68,11 +68,7 @@ describe('a station', () => {
     ['runsOn', 'B', '“B” is not another station; there are A, C, D'],
     ['guard', 'x', '“x” is not a valid kind of access'],
     ['fromOutside', 'x', '“x” is not a valid kind of access from outside'],
-    [
-      'takenFrom',
-      'Harbour works, GateCtl',
-      'names no station of another project; write the project, the station there',
-    ],
+    ['takenFrom', 'Harbour works, GateCtl', 'names no station of another project; write the project, the station there'],
     ['newest', '12', 'B is of this project; say first what was taken'],
     ['firmware', 'CPU', '“CPU” has no version; write the part and its version, as CPU 12.10'],
   ] as const)('%s refuses “%s”', (column, text, sentence) => {
@@ -90,12 +86,7 @@ describe('a station', () => {
   });
 
   test('the newest revision of the other project stays known when another one is taken from it', () => {
-    const once = edited(start, [
-      'station',
-      'sb',
-      'takenFrom',
-      { project: 'Harbour works', station: 'GateCtl', revision: '12', newest: '15' },
-    ]);
+    const once = edited(start, ['station', 'sb', 'takenFrom', { project: 'Harbour works', station: 'GateCtl', revision: '12', newest: '15' }]);
     expect(type('takenFrom', 'Harbour works, GateCtl, revision 13', once)).toMatchObject({
       takenFrom: { revision: '13', newest: '15' },
       party: 'in another project',
@@ -143,11 +134,11 @@ describe('a network', () => {
 
   test('what is not said is empty, also where nothing of its radio is said', () => {
     const bus = start.get('network', 'bus')!;
-    expect([
-      fieldText(RADIO, 'id', bus, start),
-      fieldText(NETWORK, 'subnet', bus, start),
-      fieldText(TOKEN_BUS, 'busRate', bus, start),
-    ]).toEqual(['', '', '500 kbit/s']);
+    expect([fieldText(RADIO, 'id', bus, start), fieldText(NETWORK, 'subnet', bus, start), fieldText(TOKEN_BUS, 'busRate', bus, start)]).toEqual([
+      '',
+      '',
+      '500 kbit/s',
+    ]);
     expect(type('radio.id', '')).toMatchObject({ radio: {} });
   });
 });
@@ -186,11 +177,7 @@ describe('a port', () => {
     ['enabled', '', '“” is not a valid answer; write yes, no'],
     ['bridgedTo', 'Z', '“Z” names no port'],
     ['bridgedTo', 'B', '“B” has 4 ports; write the host computer and its adapter'],
-    [
-      'former',
-      Array.from({ length: 51 }, (_, i) => `10.0.1.${i}`).join(' '),
-      '51 former addresses; a port keeps at most',
-    ],
+    ['former', Array.from({ length: 51 }, (_, i) => `10.0.1.${i}`).join(' '), '51 former addresses; a port keeps at most'],
   ] as const)('%s refuses “%s”', (column, text, sentence) => {
     expect(type(column, text)).toContain(sentence);
   });
@@ -202,19 +189,15 @@ describe('a port', () => {
   });
 
   test('the way to get an address that it has already is no change', () => {
-    expect(
-      editField(PORT, 'how', start.get('port', 'porta')!, 'by hand', { project: start, newId: () => '' }).changes,
-    ).toEqual([]);
+    expect(editField(PORT, 'how', start.get('port', 'porta')!, 'by hand', { project: start, newId: () => '' }).changes).toEqual([]);
   });
 });
 
 const lineRows = (field: string) => Object.values(LINE_PORT).find(({ fields }) => field in fields)!;
-const typeOnLine = (port: Port, field: string, text: string) =>
-  editField(lineRows(field), field, port, text, typing(start));
+const typeOnLine = (port: Port, field: string, text: string) => editField(lineRows(field), field, port, text, typing(start));
 
 describe('what is set on a line, a bus or by radio', () => {
-  const type = (id: string) =>
-    typingInto('port', id, (project, field: string, text) => typeOnLine(project.get('port', id)!, field, text));
+  const type = (id: string) => typingInto('port', id, (project, field: string, text) => typeOnLine(project.get('port', id)!, field, text));
 
   test.each([
     ['pl2', 'unit', '7', { unit: 7 }],
@@ -243,15 +226,12 @@ describe('what is set on a line, a bus or by radio', () => {
     expect(type(id)(field, text)).toContain(sentence);
   });
 
-  test.each(['lineRole', 'electrical', 'busActive', 'busRate', 'serial', 'busProfile'] as const)(
-    '%s emptied says nothing any more',
-    (field) => {
-      const port = start.get('port', field.startsWith('bus') ? 'pn1' : 'pl1')!;
-      const emptied = after(typeOnLine(port, field, ' ')).get('port', port.id)!;
-      expect(fieldText(lineRows(field), field, emptied, start)).toBe('');
-      expect(emptied).not.toHaveProperty(field);
-    },
-  );
+  test.each(['lineRole', 'electrical', 'busActive', 'busRate', 'serial', 'busProfile'] as const)('%s emptied says nothing any more', (field) => {
+    const port = start.get('port', field.startsWith('bus') ? 'pn1' : 'pl1')!;
+    const emptied = after(typeOnLine(port, field, ' ')).get('port', port.id)!;
+    expect(fieldText(lineRows(field), field, emptied, start)).toBe('');
+    expect(emptied).not.toHaveProperty(field);
+  });
 
   test('a port that has no radio gets none by an empty text', () => {
     expect(typeOnLine(start.get('port', 'porta')!, 'band', '').changes).toEqual([]);
@@ -358,11 +338,7 @@ describe('an area and a view of its own', () => {
     expect(view('notation', 'byte offset')).toMatchObject({ notation: 'byte offset', unit: 8 });
     expect(view('notation', 'prefix and')).toMatchObject({ prefix: 'D', name: 'own' });
     expect(view('notation', 'tea leaves')).toContain('“tea leaves” is not a valid notation');
-    const bytes = edited(
-      withView,
-      ['area', 'areaa', 'views.own.notation', 'byte offset'],
-      ['area', 'areaa', 'views.own.unit', 8],
-    );
+    const bytes = edited(withView, ['area', 'areaa', 'views.own.notation', 'byte offset'], ['area', 'areaa', 'views.own.unit', 8]);
     expect(view('unit', '16', bytes)).toContain('a byte has 8 bits; choose another notation');
   });
 
@@ -373,27 +349,20 @@ describe('an area and a view of its own', () => {
   });
 
   test('a view of the profile is changed there', () => {
-    expect(
-      editField(VIEW, 'name', entryOf(start.get('area', 'areaa')!, 'views', 'va'), 'x', typing()).problem,
-    ).toContain('this view is one of the profile; change it there');
+    expect(editField(VIEW, 'name', entryOf(start.get('area', 'areaa')!, 'views', 'va'), 'x', typing()).problem).toContain(
+      'this view is one of the profile; change it there',
+    );
   });
 });
 
 test('groups of a tag server are made with their names, name their stations, and go', () => {
   const made = after(addGroup(start.get('station', 'sa')!, 'g1', 'New'));
-  const named = after(
-    editField(GROUP, 'name', entryOf(made.get('station', 'sa')!, 'groups', 'g1'), ' Hall ', typing(made)),
-    made,
-  );
+  const named = after(editField(GROUP, 'name', entryOf(made.get('station', 'sa')!, 'groups', 'g1'), ' Hall ', typing(made)), made);
   expect(named.get('station', 'sa')!.groups).toEqual({ g1: { order: 10, name: 'Hall', station: null } });
-  const of = (text: string) =>
-    editField(GROUP, 'station', entryOf(named.get('station', 'sa')!, 'groups', 'g1'), text, typing(named));
+  const of = (text: string) => editField(GROUP, 'station', entryOf(named.get('station', 'sa')!, 'groups', 'g1'), text, typing(named));
   expect(after(of('b'), named).get('station', 'sa')!.groups!.g1!.station).toBe('sb');
   expect(after(of(''), named).get('station', 'sa')!.groups!.g1!.station).toBeNull();
   expect(of('Nobody').problem).toContain('there is no station “Nobody”; name one that is');
-  const gone = after(
-    dropEntry(named.get('station', 'sa')!, { kind: 'station', id: 'sa', path: ['groups', 'g1'] }),
-    named,
-  );
+  const gone = after(dropEntry(named.get('station', 'sa')!, { kind: 'station', id: 'sa', path: ['groups', 'g1'] }), named);
   expect(gone.get('station', 'sa')!.groups).toEqual({});
 });

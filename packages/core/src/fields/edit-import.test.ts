@@ -22,9 +22,6 @@ test.each([
   expect(source(text)).toBe(expected);
 });
 
-test.each(['31.5.2026', '2026-13-01', '2026-05-31 25:00', '2026-02-30', '2025-02-29', 'May', '2026-5-1'])(
-  '“%s” is not a valid date',
-  (text) => {
-    expect(source(text)).toBe(`“${text}” is not a valid date; write it as 2026-05-31 or 2026-05-31 14:30`);
-  },
-);
+test.each(['31.5.2026', '2026-13-01', '2026-05-31 25:00', '2026-02-30', '2025-02-29', 'May', '2026-5-1'])('“%s” is not a valid date', (text) => {
+  expect(source(text)).toBe(`“${text}” is not a valid date; write it as 2026-05-31 or 2026-05-31 14:30`);
+});

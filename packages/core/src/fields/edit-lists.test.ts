@@ -35,9 +35,7 @@ test('the TCP port of the one protocol that a port answers is a number alone; of
   expect(listeningText(two, portb(two))).toBe('1502 Modbus TCP, 20001 DNP3');
   expect(editListening(two, portb(two), '1502').problem).toContain('which protocol listens on 1502 is not said');
   expect(editListening(two, portb(two), '70000 DNP3').problem).toContain('70000 is out of range');
-  expect(editListening(two, portb(two), '500 telepathy').problem).toContain(
-    '“telepathy” names no protocol with a TCP port',
-  );
+  expect(editListening(two, portb(two), '500 telepathy').problem).toContain('“telepathy” names no protocol with a TCP port');
   expect(portb(after(editListening(two, portb(two), ''), two)).listens).toEqual({});
 });
 
@@ -59,14 +57,11 @@ test('further addresses are written with their masks, and how each is set', () =
   ]);
   expect(editFurther(portb(start), '10.48.20.5', fresh).problem).toContain('10.48.20.5 has no mask');
   expect(editFurther(portb(start), '10.48.20.05/24', fresh).problem).toContain('write 10.48.20.5/24');
-  expect(editFurther(portb(start), '10.48.20.5/24 sometimes', fresh).problem).toContain(
-    '“sometimes” is not understood',
-  );
+  expect(editFurther(portb(start), '10.48.20.5/24 sometimes', fresh).problem).toContain('“sometimes” is not understood');
 });
 
 test('an adapter of a virtual machine names the host’s adapter', () => {
-  const bridge = (text: string) =>
-    editField(PORT, 'bridgedTo', start.get('port', 'pe2')!, text, { project: start, newId: fresh });
+  const bridge = (text: string) => editField(PORT, 'bridgedTo', start.get('port', 'pe2')!, text, { project: start, newId: fresh });
   expect(after(bridge('C, pe3')).get('port', 'pe2')?.bridgedTo).toBe('pe3');
   expect(bridge('C').problem).toMatch(/“C” has \d ports; write the host computer and its adapter/);
   expect(bridge('Nobody').problem).toContain('“Nobody” names no port');
@@ -79,28 +74,16 @@ test('zones of a rack: over what is free, with kinds, a count and a gap rule of 
   const small = after(editField(ZONE, 'size', entryOf(rack(one), 'zones', 'z1'), '1', typing()), one);
   const two = after(addZone(rack(small), 'z2', 'Modules'), small);
   expect(rack(two).zones.z2).toMatchObject({ slot: 1, size: 3 });
-  const kinds = after(
-    editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'digital output, analogue input', typing()),
-    two,
-  );
+  const kinds = after(editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'digital output, analogue input', typing()), two);
   expect(rack(kinds).zones.z2?.kinds).toEqual(['digital output', 'analogue input']);
-  expect(editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'toaster', typing()).problem).toContain(
-    '“toaster” is not a valid kind of module',
-  );
-  expect(editField(ZONE, 'slot', entryOf(rack(two), 'zones', 'z2'), '9', typing()).problem).toContain(
-    '9 is out of range',
-  );
-  expect(
-    rack(after(editField(ZONE, 'first', entryOf(rack(two), 'zones', 'z2'), '1', typing()), two)).zones.z2?.first,
-  ).toBe(1);
-  expect(
-    rack(after(editField(ZONE, 'gaps', entryOf(rack(two), 'zones', 'z2'), 'yes', typing()), two)).zones.z2?.gaps,
-  ).toBe(true);
+  expect(editField(ZONE, 'kinds', entryOf(rack(two), 'zones', 'z2'), 'toaster', typing()).problem).toContain('“toaster” is not a valid kind of module');
+  expect(editField(ZONE, 'slot', entryOf(rack(two), 'zones', 'z2'), '9', typing()).problem).toContain('9 is out of range');
+  expect(rack(after(editField(ZONE, 'first', entryOf(rack(two), 'zones', 'z2'), '1', typing()), two)).zones.z2?.first).toBe(1);
+  expect(rack(after(editField(ZONE, 'gaps', entryOf(rack(two), 'zones', 'z2'), 'yes', typing()), two)).zones.z2?.gaps).toBe(true);
 });
 
 test('a found module is a revision, or another order code before it', () => {
-  const found = (text: string) =>
-    after(editField(MODULE, 'found', start.get('module', 'm2')!, text, typing(start))).get('module', 'm2')?.found;
+  const found = (text: string) => after(editField(MODULE, 'found', start.get('module', 'm2')!, text, typing(start))).get('module', 'm2')?.found;
   expect(found('5.2')).toMatchObject({ orderCode: 'DO-16', revision: '5.2' });
   expect(found('DO-32 5.2')).toMatchObject({ orderCode: 'DO-32', revision: '5.2' });
   expect(found('')).toBeNull();
@@ -110,9 +93,7 @@ test('what the units of a radio network have in common, and how many the base is
   const air = start.get('network', 'air')!;
   expect(fieldText(RADIO_UNITS, 'endUnits', air, start)).toBe('1');
   expect(after(editField(RADIO_UNITS, 'endUnits', air, '3', typing())).get('network', 'air')?.radio?.endUnits).toBe(3);
-  expect(after(editField(RADIO_UNITS, 'blocked', air, '1, 7–9', typing())).get('network', 'air')?.radio?.blocked).toBe(
-    '1, 7–9',
-  );
+  expect(after(editField(RADIO_UNITS, 'blocked', air, '1, 7–9', typing())).get('network', 'air')?.radio?.blocked).toBe('1, 7–9');
   expect(editField(RADIO_UNITS, 'repeaters', air, 'two', typing()).problem).toContain('“two” is not a whole number');
 });
 
@@ -130,17 +111,12 @@ test('every form of a profile’s figures is understood, shown with its value, a
   const speaks = figures.find((f) => f.id === 'speaks.modbus-tcp')!;
   const newer = after(editProfile(profile(), speaks.id, 'value', 'listens; ethernet; from 4.2'), project);
   expect(newer.get('profile', 'pa')?.speaks?.['modbus-tcp']).toMatchObject({ roles: ['listens'], firmware: '4.2' });
-  expect(editProfile(profile(), speaks.id, 'value', 'shouts; air').problem).toContain(
-    '“shouts; air” is not understood',
-  );
-  expect(addFigure(profile(), 'speaks Telepathy: calls; ethernet', 'f').problem).toContain(
-    '“Telepathy” names no protocol',
-  );
+  expect(editProfile(profile(), speaks.id, 'value', 'shouts; air').problem).toContain('“shouts; air” is not understood');
+  expect(addFigure(profile(), 'speaks Telepathy: calls; ethernet', 'f').problem).toContain('“Telepathy” names no protocol');
 });
 
 test('which traffic a port takes, and the pool of its tunnel', () => {
-  const typed = (column: 'takes' | 'tunnel', text: string) =>
-    editField(PORT, column, portb(start), text, { project: start, newId: fresh });
+  const typed = (column: 'takes' | 'tunnel', text: string) => editField(PORT, column, portb(start), text, { project: start, newId: fresh });
   expect(portb(after(typed('takes', 'Program transfer, looking on')))).toMatchObject({
     takes: ['looking on', 'program transfer'],
   });
@@ -167,9 +143,7 @@ test('a station of another project, and the revision that was taken; it is no ow
     takenFrom: { project: 'Harbour works', station: 'GateCtl', revision: '12' },
   });
   expect(fieldText(STATION, 'takenFrom', sc(taken), taken)).toBe('Harbour works, GateCtl, 12');
-  expect(editField(STATION, 'takenFrom', sc(start), 'Harbour works', typing(start)).problem).toContain(
-    'names no station of another project',
-  );
+  expect(editField(STATION, 'takenFrom', sc(start), 'Harbour works', typing(start)).problem).toContain('names no station of another project');
   const newer = after(editField(STATION, 'newest', sc(taken), 'revision 14', typing(taken)), taken);
   expect(theFinding(newer, 'DOC 4').params).toMatchObject({ revision: '12', newest: '14' });
   const again = after(editField(STATION, 'takenFrom', sc(newer), 'Harbour works, GateCtl, 14', typing(newer)), newer);

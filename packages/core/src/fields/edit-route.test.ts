@@ -16,8 +16,7 @@ const after = (edit: FieldEdit, project: Project = start) => {
   return applied(project, { id: 'e', label: '', changes: edit.changes });
 };
 const routeId = 'to-t';
-const route = (column: keyof typeof ROUTE.fields, text: string) =>
-  editField(ROUTE, column, start.get('route', routeId)!, text, typing(start));
+const route = (column: keyof typeof ROUTE.fields, text: string) => editField(ROUTE, column, start.get('route', routeId)!, text, typing(start));
 
 test.each([
   ['from', ' r ', { from: 'r', port: null }],
@@ -109,8 +108,7 @@ describe('an expectation', () => {
 });
 
 describe('a helper object', () => {
-  const edit = (column: keyof typeof HELPER.fields, text: string) =>
-    editField(HELPER, column, start.get('helper', 'helper')!, text, typing());
+  const edit = (column: keyof typeof HELPER.fields, text: string) => editField(HELPER, column, start.get('helper', 'helper')!, text, typing());
 
   test.each([
     ['drawnAs', ' dummy station ', { drawnAs: 'dummy station' }],

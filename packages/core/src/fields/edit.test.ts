@@ -14,8 +14,7 @@ import { STATION } from './station.js';
 import { VIEW } from './view.js';
 import { entryOf, typing } from '../testing/typing.testing.js';
 
-const after = (edit: FieldEdit, project = twoStations()) =>
-  applied(project, { id: 'e', label: '', changes: edit.changes });
+const after = (edit: FieldEdit, project = twoStations()) => applied(project, { id: 'e', label: '', changes: edit.changes });
 const station = (column: keyof typeof STATION.fields, text: string) => {
   const project = twoStations();
   return editField(STATION, column, project.get('station', 'sa')!, text, typing(project));
@@ -24,8 +23,7 @@ const port = (column: keyof typeof PORT.fields, text: string) => {
   const project = twoStations();
   return editField(PORT, column, project.get('port', 'portb')!, text, { project: project, newId: () => 'fresh' });
 };
-const exchange = (field: keyof typeof EXCHANGE.fields, text: string) =>
-  editField(EXCHANGE, field, twoStations().get('exchange', 'x')!, text, typing());
+const exchange = (field: keyof typeof EXCHANGE.fields, text: string) => editField(EXCHANGE, field, twoStations().get('exchange', 'x')!, text, typing());
 
 test('several roles, and a profile by its name', () => {
   expect(after(station('roles', 'controller, router')).get('station', 'sa')!.roles).toEqual(['controller', 'router']);
@@ -54,36 +52,20 @@ test('ports, units and sizes are whole numbers in their range', () => {
   expect(after(editField(AREA, 'words', area, '6144 words', typing())).get('area', 'areaa')!.words).toBe(6144);
   expect(editField(AREA, 'words', area, '-1', typing()).problem).toContain('is not a whole number');
   expect(after(editField(AREA, 'writers', area, 'exchanges only', typing())).get('area', 'areaa')!.writers).toEqual([]);
-  expect(after(editField(AREA, 'writers', area, 'program, keys', typing())).get('area', 'areaa')!.writers).toEqual([
-    'program',
-    'keys',
-  ]);
+  expect(after(editField(AREA, 'writers', area, 'program, keys', typing())).get('area', 'areaa')!.writers).toEqual(['program', 'keys']);
 });
 
 test('a view of the area’s own, and a reservation by address', () => {
-  const project = edited(twoStations(), [
-    'area',
-    'areaa',
-    'views',
-    { own: { order: 1, name: 'v', notation: 'iec elements', unit: 16, first: 0 } },
-  ]);
+  const project = edited(twoStations(), ['area', 'areaa', 'views', { own: { order: 1, name: 'v', notation: 'iec elements', unit: 16, first: 0 } }]);
   const area = project.get('area', 'areaa')!;
-  const notation = after(
-    editField(VIEW, 'notation', entryOf(area, 'views', 'own'), 'reference 6', typing()),
-    project,
-  ).get('area', 'areaa')!;
+  const notation = after(editField(VIEW, 'notation', entryOf(area, 'views', 'own'), 'reference 6', typing()), project).get('area', 'areaa')!;
   expect(notation.views.own).toMatchObject({ notation: 'reference 6', first: 1, table: 'holding registers' });
   expect(editField(VIEW, 'name', entryOf(area, 'views', 'va'), 'x', typing()).problem).toContain('one of the profile');
   const taken = after(addReservation(area, 'r'), project);
   const ranged = taken.get('area', 'areaa')!;
-  const reserved = after(
-    editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'a10', typing(project)),
-    taken,
-  ).get('area', 'areaa')!;
+  const reserved = after(editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'a10', typing(project)), taken).get('area', 'areaa')!;
   expect(reserved.reservations.r).toMatchObject({ start: 160 });
-  expect(
-    editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'q10', typing(project)).problem,
-  ).toContain('is not an address');
+  expect(editField(RESERVATION, 'from', entryOf(ranged, 'reservations', 'r'), 'q10', typing(project)).problem).toContain('is not an address');
 });
 
 test('interval in ms, s or min; another protocol brings its facts along', () => {
@@ -107,11 +89,7 @@ test('told is stored as typed', () => {
 test('a new exchange has two ends with their first ports, the first calls', () => {
   let n = 0;
   const project = twoStations();
-  const { id, changes } = createExchange(
-    project,
-    { name: 'New', kind: 'peer connection', protocol: 'modbus-tcp', stations: ['sb', 'sa'] },
-    () => `n${n++}`,
-  );
+  const { id, changes } = createExchange(project, { name: 'New', kind: 'peer connection', protocol: 'modbus-tcp', stations: ['sb', 'sa'] }, () => `n${n++}`);
   const made = applied(project, { id: 'c', label: '', changes });
   const ends = made.referrers('end', id).map((e) => made.get('end', e)!);
   expect(ends.map((e) => [e.station, e.port, e.calling])).toEqual([
@@ -126,9 +104,7 @@ test('a network: its kind by the start of the word, its subnet as it is meant, o
   expect(editField(NETWORK, 'kind', network, 'string', typing()).problem).toContain('write ethernet, serial line');
   expect(editField(NETWORK, 'subnet', network, '10.48.10.7/24', typing()).changes[0]!.after).toBe('10.48.10.0/24');
   expect(editField(NETWORK, 'subnet', network, '10.48.10/24', typing()).problem).toContain('has 3 parts');
-  expect(
-    editField(NETWORK, 'subnet', { ...network, subnet: '10.0.0.0/8' }, '', typing()).changes[0]!.after,
-  ).toBeUndefined();
+  expect(editField(NETWORK, 'subnet', { ...network, subnet: '10.0.0.0/8' }, '', typing()).changes[0]!.after).toBeUndefined();
 });
 
 test('a view: how its numbers are written, which table it has, bits of a byte offset', () => {

@@ -10,7 +10,12 @@ import { entityRows, type Field } from './field.js';
 const MOST_INSTANCE = 65_535;
 
 const reference = (field: ReferenceField, title: string, help: string): Field<End> => ({
-  ...{ title, width: [110, 1], mono: true, path: ['references', field], help, examples: ['12'] },
+  title,
+  width: [110, 1],
+  mono: true,
+  path: ['references', field],
+  help,
+  examples: ['12'],
   // Those that the protocol of the end knows, and those that somebody has typed all the same.
   has: (end, project) => {
     const exchange = project.get('exchange', end.exchange);
@@ -32,7 +37,9 @@ const reference = (field: ReferenceField, title: string, help: string): Field<En
 /** Connection numbers, instances and element widths of the ends of an exchange. */
 export const END = entityRows('end', 'end', {
   station: {
-    ...{ title: 'End', width: [130, 1], names: true },
+    title: 'End',
+    width: [130, 1],
+    names: true,
     text: ({ station }, project) => project.get('station', station)?.name ?? '',
   },
   connection: reference('connection', 'Connection', 'The number or selector of its connection.'),
@@ -40,7 +47,9 @@ export const END = entityRows('end', 'end', {
   output: reference('output', 'Output instance', 'The instance that it gives data out by.'),
   configuration: reference('configuration', 'Configuration instance', 'The instance of its configuration.'),
   elementBits: {
-    ...{ title: 'Elements of', width: 100, muted: ({ elementBits }) => !elementBits },
+    title: 'Elements of',
+    width: 100,
+    muted: ({ elementBits }) => !elementBits,
     text: ({ elementBits }) => (elementBits ? String(elementBits) : ''),
     shown: ({ elementBits }) => (elementBits ? `${elementBits} bits` : 'bytes'),
     options: ELEMENT_BITS.map(String),
@@ -49,22 +58,25 @@ export const END = entityRows('end', 'end', {
       const bits = parseWord(typed.replace(/\s*bits?$/, ''), ELEMENT_BITS, 'width of elements');
       return bits.ok ? changed(set('end', end, ['elementBits'], bits.value)) : refused(bits);
     },
-    ...{ examples: ['16', '32 bits'], help: 'Bits of the elements that its sizes are counted in; empty: bytes.' },
+    examples: ['16', '32 bits'],
+    help: 'Bits of the elements that its sizes are counted in; empty: bytes.',
   },
   permitted: {
-    ...{ title: 'Chosen at run time', width: 140, muted: ({ permitted }) => !permitted },
+    title: 'Chosen at run time',
+    width: 140,
+    muted: ({ permitted }) => !permitted,
     text: ({ permitted }) => (permitted ? 'yes' : 'no'),
     options: ['yes', 'no'],
     edit: (end, typed) => {
       const yes = parseYes(typed);
       return yes.ok ? changed(set('end', end, ['permitted'], yes.value || undefined)) : refused(yes);
     },
-    ...{ examples: ['yes', 'no'], help: 'Whether it is one of several that the caller chooses from while it runs.' },
+    examples: ['yes', 'no'],
+    help: 'Whether it is one of several that the caller chooses from while it runs.',
   },
-  sends: { ...{ title: 'Reserved for sending', width: 150, right: true, muted: true, path: null }, text: () => '' },
-  takes: { ...{ title: 'Reserved for receiving', width: 150, right: true, muted: true, path: null }, text: () => '' },
+  sends: { title: 'Reserved for sending', width: 150, right: true, muted: true, path: null, text: () => '' },
+  takes: { title: 'Reserved for receiving', width: 150, right: true, muted: true, path: null, text: () => '' },
 });
 
 /** What an end is told about another, as typed; empty takes the protocol's default. */
-export const editTold = (end: End, other: string, field: ToldFieldName, text: string): FieldEdit =>
-  changed(tell(end, other, field, text.trim()));
+export const editTold = (end: End, other: string, field: ToldFieldName, text: string): FieldEdit => changed(tell(end, other, field, text.trim()));

@@ -81,13 +81,12 @@ export interface Entry<K extends Kind, E> {
 }
 
 /** Entities of one kind as rows. */
-export function entityRows<K extends Kind, Id extends string>(
-  kind: K,
-  one: string,
-  fields: Record<Id, Field<EntityOf[K]>>,
-): Rows<EntityOf[K], Id> {
+export function entityRows<K extends Kind, Id extends string>(kind: K, one: string, fields: Record<Id, Field<EntityOf[K]>>): Rows<EntityOf[K], Id> {
   return {
-    ...{ one, kind, list: [], fields },
+    one,
+    kind,
+    list: [],
+    fields,
     all: (project) => inOrder(project, kind),
     refOf: ({ id }) => ({ kind, id, path: [] }),
     find: (project, { id }) => project.get(kind, id),
@@ -98,7 +97,10 @@ export function entityRows<K extends Kind, Id extends string>(
 export const entryRows =
   <K extends Kind, E>(kind: K, list: readonly string[], one: string) =>
   <Id extends string>(fields: Record<Id, Field<Entry<K, E>>>): Rows<Entry<K, E>, Id> => ({
-    ...{ one, kind, list, fields },
+    one,
+    kind,
+    list,
+    fields,
     all: (project) => inOrder(project, kind).flatMap((entity) => entriesOf<K, E>(entity, list)),
     refOf: ({ entity, key }) => ({ kind, id: entity.id, path: [...list, key] }),
     find: (project, { id, path }) => {
@@ -117,20 +119,13 @@ export function entriesOf<K extends Kind, E>(entity: EntityOf[K], list: readonly
 function valueAt(entity: Entity, path: readonly string[]): unknown {
   let value: unknown = entity;
   for (const step of path) {
-    value =
-      typeof value === 'object' && value !== null && Object.hasOwn(value, step) ? value[step as never] : undefined;
+    value = typeof value === 'object' && value !== null && Object.hasOwn(value, step) ? value[step as never] : undefined;
   }
   return value;
 }
 
 /** What a typed or pasted text does to a field of a row. */
-export function editField<Row, Id extends string>(
-  rows: Rows<Row, Id>,
-  id: Id,
-  row: Row,
-  text: string,
-  editing: Editing,
-): FieldEdit {
+export function editField<Row, Id extends string>(rows: Rows<Row, Id>, id: Id, row: Row, text: string, editing: Editing): FieldEdit {
   const { edit } = rows.fields[id];
   const lock = rows.locked?.(row) ?? null;
   if (!edit) return changed();
@@ -144,9 +139,7 @@ export function fieldText<Row, Id extends string>(rows: Rows<Row, Id>, id: Id, r
 }
 
 /** Where a field stands in its row, as findings and links name it; null where they cannot. */
-export const pathOf = <Row>(id: string, { path }: Field<Row>): readonly string[] | null =>
-  path === undefined ? [id] : path;
+export const pathOf = <Row>(id: string, { path }: Field<Row>): readonly string[] | null => (path === undefined ? [id] : path);
 
 /** The change that takes an entry out of its list. */
-export const dropEntry = (entity: Entity, { kind, path }: RowRef): FieldEdit =>
-  changed(set(kind, entity, path, undefined));
+export const dropEntry = (entity: Entity, { kind, path }: RowRef): FieldEdit => changed(set(kind, entity, path, undefined));

@@ -20,12 +20,7 @@ const TAKEN = { project: 'Harbour works', station: 'GateCtl', revision: '12' };
 const PROJECTS = [demo, edited(smallPlant(), ['station', 'sb', 'takenFrom', TAKEN]), taggedPlant(), routedPlant()];
 
 const every = Object.entries(ALL_ROWS as unknown as Record<string, Rows<unknown>>).flatMap(([name, rows]) =>
-  Object.entries(rows.fields).map(([id, field]): [string, string, Rows<unknown>, Field<unknown>] => [
-    name,
-    id,
-    rows,
-    field,
-  ]),
+  Object.entries(rows.fields).map(([id, field]): [string, string, Rows<unknown>, Field<unknown>] => [name, id, rows, field]),
 );
 const typed = every.filter(([, , , field]) => field.edit);
 
@@ -73,8 +68,7 @@ test('what a field shows is taken again, and changes nothing that is shown', () 
       if (!applied.ok) throw new Error(`${rows.one} ${id} “${text}”: ${applied.refusal.sentence}`);
       const after = demo.with(applied.entities);
       const ref = rows.refOf(row);
-      const again =
-        rows.find(after, ref) ?? rows.all(after).find((one) => JSON.stringify(rows.refOf(one)) === JSON.stringify(ref));
+      const again = rows.find(after, ref) ?? rows.all(after).find((one) => JSON.stringify(rows.refOf(one)) === JSON.stringify(ref));
       if (again) expect([rows.one, id, fieldText(rows, id, again, after)]).toEqual([rows.one, id, text]);
     }
   }

@@ -30,8 +30,7 @@ export function editFurther(port: Port, text: string, newId: () => string): Fiel
     if (!read.ok) return refused({ found: read.found, expected });
     const mask = parseMask(bits === undefined ? '' : `/${bits}`);
     if (!mask.ok) return refused({ found: bits === undefined ? `${address} has no mask` : mask.found, expected });
-    if (!(ADDRESS_SOURCES as readonly string[]).includes(how))
-      return refused({ found: `“${how}” is not understood`, expected });
+    if (!(ADDRESS_SOURCES as readonly string[]).includes(how)) return refused({ found: `“${how}” is not understood`, expected });
     const key = known[i]?.[0] ?? newId();
     further[key] = { order: (i + 1) * 10, address, mask: formatMask(mask.value), how: how as AddressSource };
   }

@@ -8,7 +8,10 @@ import { ofEntity } from './simple-fields.js';
 const { chosen, put } = ofEntity('lane');
 
 const time = (field: 'mostAge' | 'shortest', title: string, what: string, help: string): Field<Lane> => ({
-  ...{ title, width: 110, help, examples: ['500 ms', '2 s'] },
+  title,
+  width: 110,
+  help,
+  examples: ['500 ms', '2 s'],
   text: (lane) => (typeof lane[field] === 'number' ? `${lane[field]} ms` : ''),
   edit: (lane, typed) => {
     if (typed === '') return put(lane, field, null);
@@ -20,20 +23,19 @@ const time = (field: 'mostAge' | 'shortest', title: string, what: string, help: 
 /** What a lane is allowed or has to catch, by what it is bound, and what its contact is. */
 export const LANE = entityRows('lane', 'lane', {
   mostAge: time('mostAge', 'May be old by', 'an age', 'How old a value may be where it is used, at most.'),
-  shortest: time(
-    'shortest',
-    'Shortest signal',
-    'the length of a signal',
-    'The shortest signal that must not be missed.',
-  ),
+  shortest: time('shortest', 'Shortest signal', 'the length of a signal', 'The shortest signal that must not be missed.'),
   binding: {
-    ...{ title: 'Bound', width: 110 },
+    title: 'Bound',
+    width: 110,
     ...chosen('binding', BINDINGS, 'binding', null),
-    ...{ examples: [BINDINGS[0]], help: 'By what its two ends find each other’s data, in place of the exchange’s.' },
+    examples: [BINDINGS[0]],
+    help: 'By what its two ends find each other’s data, in place of the exchange’s.',
   },
   contact: {
-    ...{ title: 'Contact', width: 110 },
+    title: 'Contact',
+    width: 110,
     ...chosen('contact', POLARITIES, 'polarity', null),
-    ...{ examples: [POLARITIES[0]], help: 'Of a signal that a contact of the plant gives: what it is at rest.' },
+    examples: [POLARITIES[0]],
+    help: 'Of a signal that a contact of the plant gives: what it is at rest.',
   },
 });

@@ -25,8 +25,7 @@ export function editListening(project: Project, port: Port, text: string): Field
     const protocol = name === '' ? alone : protocolNamed(name, (p) => p.tcpPort !== null);
     if (!protocol) {
       const names = PROTOCOLS.filter((p) => p.tcpPort !== null).map((p) => p.name);
-      const found =
-        name === '' ? `which protocol listens on ${number} is not said` : `“${name}” names no protocol with a TCP port`;
+      const found = name === '' ? `which protocol listens on ${number} is not said` : `“${name}” names no protocol with a TCP port`;
       return refused({ found, expected: `write the number and one of ${names.join(', ')}, as in 1502 Modbus TCP` });
     }
     listens[protocol] = { tcpPort: tcpPort.value };

@@ -14,7 +14,12 @@ import { ofEntity } from './simple-fields.js';
 const { text, note, word, put } = ofEntity('module');
 
 const size = (field: 'inputs' | 'outputs', title: string, help: string): Field<Module> => ({
-  ...{ title, width: 88, mono: true, right: true, help, examples: ['4'] },
+  title,
+  width: 88,
+  mono: true,
+  right: true,
+  help,
+  examples: ['4'],
   text: (module) => (module[field] === 0 ? '' : String(module[field])),
   shown: (module) => (module[field] === 0 ? '' : formatBits(module[field] * 8, 8)),
   edit: (module, typed) => {
@@ -26,32 +31,47 @@ const size = (field: 'inputs' | 'outputs', title: string, help: string): Field<M
 /** What is plugged into the slots of a rack. */
 export const MODULE = entityRows('module', 'module', {
   slot: {
-    ...{ title: 'Slot', width: 64, mono: true, right: true },
+    title: 'Slot',
+    width: 64,
+    mono: true,
+    right: true,
     text: ({ rack, slot }, project) => {
       const of = project.get('rack', rack);
       return of && slot !== null ? slotName(of, slot) : '';
     },
     shown: ({ slot }) => (slot === null ? 'none yet' : undefined),
     edit: editSlot,
-    ...{ examples: [], help: 'The slot that it is plugged into, as its rack counts.' },
+    examples: [],
+    help: 'The slot that it is plugged into, as its rack counts.',
   },
   name: {
-    ...{ title: 'Module', width: [120, 1], names: true, counts: true },
+    title: 'Module',
+    width: [120, 1],
+    names: true,
+    counts: true,
     ...text('name'),
-    ...{ examples: ['Valve outputs'], help: 'What the module is called.' },
+    examples: ['Valve outputs'],
+    help: 'What the module is called.',
   },
   kind: {
-    ...{ title: 'Kind', width: 150 },
+    title: 'Kind',
+    width: 150,
     ...word('kind', MODULE_KINDS, 'kind of module'),
-    ...{ examples: [MODULE_KINDS[0]], help: 'What sort of module it is.' },
+    examples: [MODULE_KINDS[0]],
+    help: 'What sort of module it is.',
   },
   orderCode: {
-    ...{ title: 'Order code', width: 96, mono: true },
+    title: 'Order code',
+    width: 96,
+    mono: true,
     ...text('orderCode'),
-    ...{ examples: ['DO-32'], help: 'The order code that was planned.' },
+    examples: ['DO-32'],
+    help: 'The order code that was planned.',
   },
   found: {
-    ...{ title: 'Found', width: 84, mono: true },
+    title: 'Found',
+    width: 84,
+    mono: true,
     text: foundText,
     edit: (module, typed) => {
       // `5.2`, or another order code before it: `DO-32 5.2`.
@@ -60,15 +80,16 @@ export const MODULE = entityRows('module', 'module', {
       const known = module.found?.orderCode || module.orderCode;
       return put(module, 'found', { ...module.found, orderCode: orderCode?.trim() || known, revision });
     },
-    ...{
-      examples: ['5.2', 'DO-32 5.2'],
-      help: 'The revision that was found in the rack; before it the order code where that is another one.',
-    },
+    examples: ['5.2', 'DO-32 5.2'],
+    help: 'The revision that was found in the rack; before it the order code where that is another one.',
   },
   inputs: size('inputs', 'In', 'Bytes that it puts into the input image.'),
   outputs: size('outputs', 'Out', 'Bytes that it takes out of the output image.'),
   dial: {
-    ...{ title: 'Dial', width: 48, mono: true, right: true },
+    title: 'Dial',
+    width: 48,
+    mono: true,
+    right: true,
     ...note('dial'),
     edit: (module, typed) => {
       const dial = put(module, 'dial', typed || undefined);
@@ -76,10 +97,13 @@ export const MODULE = entityRows('module', 'module', {
       // Turned is not read in yet.
       return changed(...dial.changes, set('module', module, ['dialRead'], false));
     },
-    ...{ examples: ['3'], help: 'What its dial or switches are to be set to.' },
+    examples: ['3'],
+    help: 'What its dial or switches are to be set to.',
   },
   landings: {
-    ...{ title: 'Assigned to', width: [220, 2], path: null },
+    title: 'Assigned to',
+    width: [220, 2],
+    path: null,
     text: (module, project) => landingWords(project, module),
   },
 });
@@ -98,9 +122,7 @@ function editSlot(module: Module, text: string, { project }: { project: Project 
 /** `5.2`; with another order code than the planned one before it, `DO-32 5.2`. */
 function foundText({ found, orderCode }: Module): string {
   if (!found) return '';
-  return found.orderCode === orderCode || found.orderCode === ''
-    ? found.revision
-    : `${found.orderCode} ${found.revision}`;
+  return found.orderCode === orderCode || found.orderCode === '' ? found.revision : `${found.orderCode} ${found.revision}`;
 }
 
 /** `PlantCtl owner, %QB6–%QB7 · SkidCtl owner`; of a module on a radio unit its registers in the base. */

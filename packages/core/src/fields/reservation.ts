@@ -21,9 +21,12 @@ export const RESERVATION = entryRows<'area', Reservation>(
   LIST,
   'reserved range',
 )({
-  area: { ...{ title: 'Area', width: [90, 1], path: null, muted: true }, text: ({ entity }) => entity.name },
+  area: { title: 'Area', width: [90, 1], path: null, muted: true, text: ({ entity }) => entity.name },
   from: {
-    ...{ title: 'From', width: 80, mono: true, path: ['start'] },
+    title: 'From',
+    width: 80,
+    mono: true,
+    path: ['start'],
     text: ({ entity, entry }, project) => {
       const memory = memoryOf(project, entity.id);
       return memory ? spanAddresses(memory, { start: entry.start, end: entry.start + entry.length }).first : '';
@@ -32,39 +35,50 @@ export const RESERVATION = entryRows<'area', Reservation>(
       const start = startOf(project, row.entity, typed);
       return typeof start === 'number' ? put(row, 'start', start) : start;
     },
-    ...{ examples: ['w1200'], help: 'The address that it begins at.' },
+    examples: ['w1200'],
+    help: 'The address that it begins at.',
   },
   length: {
-    ...{ title: 'Length', width: 80, right: true, mono: true },
+    title: 'Length',
+    width: 80,
+    right: true,
+    mono: true,
     text: ({ entity, entry }) => formatBits(entry.length, entity.wordBits),
     edit: (row, typed) => {
       const length = parseLength(typed, row.entity.wordBits);
       return length.ok ? put(row, 'length', lengthBits(length.value)) : refused(length);
     },
-    ...{ examples: ['16 words', '4 bytes'], help: 'How long it is; a number alone counts words of the area.' },
+    examples: ['16 words', '4 bytes'],
+    help: 'How long it is; a number alone counts words of the area.',
   },
   owner: {
-    ...{ title: 'Taken by', width: [110, 1] },
+    title: 'Taken by',
+    width: [110, 1],
     ...text('owner'),
-    ...{ examples: ['serial module'], help: 'What takes the range.' },
+    examples: ['serial module'],
+    help: 'What takes the range.',
   },
   reason: {
-    ...{ title: 'Reason', width: [120, 1.4] },
+    title: 'Reason',
+    width: [120, 1.4],
     ...text('reason'),
-    ...{ examples: ['its block of states'], help: 'Why nothing else may lie there.' },
+    examples: ['its block of states'],
+    help: 'Why nothing else may lie there.',
   },
   puts: {
-    ...{ title: 'It writes there', width: 104, muted: ({ entry }) => !entry.puts },
+    title: 'It writes there',
+    width: 104,
+    muted: ({ entry }) => !entry.puts,
     ...yes('puts'),
-    edit: (row, typed, editing) =>
-      typed === '' || typed.toLowerCase().startsWith('n')
-        ? put(row, 'puts', undefined)
-        : yes('puts').edit(row, typed, editing),
+    edit: (row, typed, editing) => (typed === '' || typed.toLowerCase().startsWith('n') ? put(row, 'puts', undefined) : yes('puts').edit(row, typed, editing)),
     examples: ['yes', 'no'],
     help: 'Whether the owner puts data there: exchanges may then send it on, but put nothing there.',
   },
   mayStart: {
-    ...{ title: 'May start at', width: [120, 0.8], mono: true, path: ['firstStart'] },
+    title: 'May start at',
+    width: [120, 0.8],
+    mono: true,
+    path: ['firstStart'],
     text: ({ entity, entry }, project) => mayStartText(project, entity, entry),
     shown: ({ entry }) => (typeof entry.firstStart === 'number' ? undefined : 'anywhere'),
     edit: (row, typed, { project }) => editMayStart(project, row, typed),
@@ -93,8 +107,7 @@ function mayStartText(reader: Reader, area: Area, { firstStart, lastStart, start
 const MAY_START = /^(.+?)(?:\s+to\s+(.+?))?(?:\s+every\s+(.+))?$/i;
 
 function editMayStart(reader: Reader, { entity: area, key, entry }: ReservationRow, text: string): FieldEdit {
-  const store = (next: Partial<Reservation>) =>
-    changed(set('area', area, ['reservations', key], { ...entry, ...next }));
+  const store = (next: Partial<Reservation>) => changed(set('area', area, ['reservations', key], { ...entry, ...next }));
   if (text === '') return store({ firstStart: null, lastStart: null, startStep: null });
   const [, first = '', last, every] = MAY_START.exec(text) ?? [];
   const firstStart = startOf(reader, area, first);

@@ -9,8 +9,7 @@ export function editTakes(port: Port, text: string): FieldEdit {
   const words = text.split(',').map((word) => word.trim().toLowerCase());
   if (text === '') return changed(set('port', port, ['takes'], undefined));
   const strange = words.find((word) => !TRAFFICS.some((traffic) => traffic === word));
-  if (strange !== undefined)
-    return refused({ found: `“${strange}” is not a valid kind of traffic`, expected: `write some of ${ALL}` });
+  if (strange !== undefined) return refused({ found: `“${strange}” is not a valid kind of traffic`, expected: `write some of ${ALL}` });
   return changed(
     set(
       'port',

@@ -31,9 +31,7 @@ export function setBack(project: Project, port: Port): Change[] | null {
   return [
     set('port', port, ['address'], address),
     ...(mask === undefined ? [] : [set('port', port, ['mask'], mask)]),
-    ...(known.wasOn === undefined || (known.wasOn !== '' && !project.get('network', known.wasOn))
-      ? []
-      : [set('port', port, ['network'], known.wasOn || null)]),
+    ...(known.wasOn === undefined || (known.wasOn !== '' && !project.get('network', known.wasOn)) ? [] : [set('port', port, ['network'], known.wasOn || null)]),
     set('setting', known, ['was'], undefined),
     set('setting', known, ['wasOn'], undefined),
   ];

@@ -17,14 +17,15 @@ export interface SettingRow {
 }
 
 /** Where something is said of a row for the first time, its setting is made. Who says so is kept with it. */
-function say(
-  { station, planned }: SettingRow,
-  next: (setting: Setting) => void,
-  { project, newId, by = '', at = '' }: Editing,
-): FieldEdit {
+function say({ station, planned }: SettingRow, next: (setting: Setting) => void, { project, newId, by = '', at = '' }: Editing): FieldEdit {
   const known: Setting = planned.setting ?? {
-    ...{ id: newId(), order: orderAfter(childrenOf(project, 'setting', station)), station, field: planned.field },
-    ...{ state: 'not sent', by: '', at: '' },
+    id: newId(),
+    order: orderAfter(childrenOf(project, 'setting', station)),
+    station,
+    field: planned.field,
+    state: 'not sent',
+    by: '',
+    at: '',
   };
   const after: Setting = { ...known, by, at };
   next(after);
@@ -55,18 +56,26 @@ const note = (field: 'found' | 'was'): Pick<Field<SettingRow>, 'has' | 'text' | 
 });
 
 const fields = {
-  what: { ...{ title: 'Setting', width: [230, 1.8], names: true, path: null }, text: ({ planned }) => planned.what },
+  what: { title: 'Setting', width: [230, 1.8], names: true, path: null, text: ({ planned }) => planned.what },
   planned: {
-    ...{ title: 'Planned', width: [120, 1], path: null, mono: true },
+    title: 'Planned',
+    width: [120, 1],
+    path: null,
+    mono: true,
     text: ({ planned }) => planned.text,
   },
   found: {
-    ...{ title: 'Found', width: [110, 1], mono: true },
+    title: 'Found',
+    width: [110, 1],
+    mono: true,
     ...note('found'),
-    ...{ examples: ['10.48.10.99'], help: 'What somebody found there.' },
+    examples: ['10.48.10.99'],
+    help: 'What somebody found there.',
   },
   state: {
-    ...{ title: 'Sent', width: 160, muted: ({ planned }) => planned.state === 'not sent' },
+    title: 'Sent',
+    width: 160,
+    muted: ({ planned }) => planned.state === 'not sent',
     text: ({ planned }) => planned.setting?.state ?? 'not sent',
     shown: ({ planned }) => planned.state,
     options: SETTING_STATES,
@@ -83,10 +92,12 @@ const fields = {
         editing,
       );
     },
-    ...{ examples: [...SETTING_STATES], help: 'How far the value that stands there now has come.' },
+    examples: [...SETTING_STATES],
+    help: 'How far the value that stands there now has come.',
   },
   how: {
-    ...{ title: 'How it is changed', width: 160 },
+    title: 'How it is changed',
+    width: 160,
     text: ({ planned }) => planned.setting?.how ?? '',
     options: SETTING_WAYS,
     edit: (row, typed, editing) => {
@@ -101,10 +112,13 @@ const fields = {
         editing,
       );
     },
-    ...{ examples: [SETTING_WAYS[0]], help: 'What has to be done so that a new value holds.' },
+    examples: [SETTING_WAYS[0]],
+    help: 'What has to be done so that a new value holds.',
   },
   firmware: {
-    ...{ title: 'With firmware', width: 96, mono: true },
+    title: 'With firmware',
+    width: 96,
+    mono: true,
     text: ({ planned }) => planned.setting?.firmware ?? '',
     edit: (row, typed, editing) => {
       const range = typed === '' ? null : parseAccepted(typed);
@@ -118,18 +132,22 @@ const fields = {
         editing,
       );
     },
-    ...{ examples: ['2.0', '2.0–2.x'], help: 'For which firmware that way holds, as one version or a range.' },
+    examples: ['2.0', '2.0–2.x'],
+    help: 'For which firmware that way holds, as one version or a range.',
   },
   was: {
-    ...{ title: 'Restore to', width: [110, 1], mono: true },
+    title: 'Restore to',
+    width: [110, 1],
+    mono: true,
     ...note('was'),
-    ...{
-      examples: ['192.0.2.10 255.255.255.0'],
-      help: 'What stood there before and is to be set back when the work is done.',
-    },
+    examples: ['192.0.2.10 255.255.255.0'],
+    help: 'What stood there before and is to be set back when the work is done.',
   },
   said: {
-    ...{ title: 'Recorded by', width: [130, 1], muted: true, path: null },
+    title: 'Recorded by',
+    width: [130, 1],
+    muted: true,
+    path: null,
     text: ({ planned }) => (planned.setting?.at ? planned.setting.by || 'not named' : ''),
   },
 } satisfies Record<string, Field<SettingRow>>;
@@ -139,19 +157,16 @@ export const settingRows = (project: Project, station: Station): SettingRow[] =>
 
 /** Every value that has to be got into a station, whether it was sent since it changed, and whether it is in force. */
 export const SETTING: Rows<SettingRow, keyof typeof fields> = {
-  ...{ one: 'setting', kind: 'setting', list: [], fields },
+  one: 'setting',
+  kind: 'setting',
+  list: [],
+  fields,
   all: (project) => inOrder(project, 'station').flatMap((station) => settingRows(project, station)),
   refOf: ({ planned, station }) =>
-    planned.setting
-      ? { kind: 'setting', id: planned.setting.id, path: [] }
-      : { kind: 'station', id: station, path: ['to set', planned.field] },
+    planned.setting ? { kind: 'setting', id: planned.setting.id, path: [] } : { kind: 'station', id: station, path: ['to set', planned.field] },
   find: (project, { kind, id, path }) => {
     const station = project.get('station', kind === 'setting' ? (project.get('setting', id)?.station ?? '') : id);
-    const planned =
-      station &&
-      fieldsToSet(project, station).find((row) =>
-        kind === 'setting' ? row.setting?.id === id : row.field === path[1],
-      );
+    const planned = station && fieldsToSet(project, station).find((row) => (kind === 'setting' ? row.setting?.id === id : row.field === path[1]));
     return station && planned ? { station: station.id, planned } : undefined;
   },
 };

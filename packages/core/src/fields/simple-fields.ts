@@ -67,13 +67,7 @@ function simple<Row>(kept: (row: Row) => Kept) {
       },
     }),
     /** a whole number between two bounds; emptied, `nothing` is stored, where it may be emptied */
-    whole: (
-      field: string,
-      least: number,
-      most: number,
-      what: string,
-      { nothing, unit }: { nothing?: null | 'taken out'; unit?: RegExp } = {},
-    ): Said<Row> => ({
+    whole: (field: string, least: number, most: number, what: string, { nothing, unit }: { nothing?: null | 'taken out'; unit?: RegExp } = {}): Said<Row> => ({
       text: written(field),
       edit: (row, text) => {
         if (text === '' && nothing !== undefined) return put(row, field, nothing === null ? null : undefined);
@@ -104,11 +98,7 @@ function simple<Row>(kept: (row: Row) => Kept) {
 }
 
 /** Words with commas, each once, in the order in which they are typed; or why one is none. */
-export function readWords<W extends string>(
-  text: string,
-  words: readonly W[],
-  what: string,
-): { words: W[] } | FieldEdit {
+export function readWords<W extends string>(text: string, words: readonly W[], what: string): { words: W[] } | FieldEdit {
   const found: W[] = [];
   for (const part of text.split(',').filter((p) => p.trim() !== '')) {
     const word = parseWord(part, words, what);
@@ -132,8 +122,7 @@ export function noStation(project: Project, text: string): FieldEdit {
 }
 
 /** Simple fields of entities of a kind. */
-export const ofEntity = <K extends Kind>(kind: K) =>
-  simple<EntityOf[K]>((entity) => ({ kind, entity, path: [], value: entity }));
+export const ofEntity = <K extends Kind>(kind: K) => simple<EntityOf[K]>((entity) => ({ kind, entity, path: [], value: entity }));
 
 /** Simple fields of the entries of a list. */
 export const ofEntry = <K extends Kind, E extends object>(kind: K, list: readonly string[]) =>

@@ -12,94 +12,120 @@ const { text, note, word, words, chosen } = ofEntity('station');
 
 /** Anything that takes part in an exchange. */
 export const STATION = entityRows('station', 'station', {
-  open: { ...{ title: 'Open', width: 60, quiet: true, path: null }, text: () => 'Open' },
+  open: { title: 'Open', width: 60, quiet: true, path: null, text: () => 'Open' },
   name: {
-    ...{ title: 'Station', width: [120, 1], names: true, counts: true },
+    title: 'Station',
+    width: [120, 1],
+    names: true,
+    counts: true,
     ...text('name'),
-    ...{ examples: ['PumpCtl'], help: 'What everybody calls it.' },
+    examples: ['PumpCtl'],
+    help: 'What everybody calls it.',
   },
   roles: {
-    ...{ title: 'Roles', width: [120, 1] },
+    title: 'Roles',
+    width: [120, 1],
     ...words('roles', ROLES, 'role'),
-    ...{
-      examples: ['controller', 'operator panel, simulator'],
-      help: 'What it is in this plant, with commas where it is several things.',
-    },
+    examples: ['controller', 'operator panel, simulator'],
+    help: 'What it is in this plant, with commas where it is several things.',
   },
   typeText: {
-    ...{ title: 'Type', width: [120, 1] },
+    title: 'Type',
+    width: [120, 1],
     ...note('typeText'),
-    ...{ examples: ['compact controller'], help: 'Its type in the words of its maker.' },
+    examples: ['compact controller'],
+    help: 'Its type in the words of its maker.',
   },
   actsAs: {
-    ...{ title: 'Acts as', width: [120, 1] },
+    title: 'Acts as',
+    width: [120, 1],
     ...note('actsAs'),
-    ...{ examples: ['remote I/O head'], help: 'Types that it can be entered as besides its own, with commas.' },
+    examples: ['remote I/O head'],
+    help: 'Types that it can be entered as besides its own, with commas.',
   },
   orderCode: {
-    ...{ title: 'Order code', width: 96, mono: true },
+    title: 'Order code',
+    width: 96,
+    mono: true,
     ...note('orderCode'),
-    ...{ examples: ['CC-200-E'], help: 'The order code on its label.' },
+    examples: ['CC-200-E'],
+    help: 'The order code on its label.',
   },
   revision: {
-    ...{ title: 'Revision', width: 80, mono: true },
+    title: 'Revision',
+    width: 80,
+    mono: true,
     ...note('revision'),
-    ...{ examples: ['C', '5.2'], help: 'The revision of its hardware.' },
+    examples: ['C', '5.2'],
+    help: 'The revision of its hardware.',
   },
   firmware: {
-    ...{ title: 'Firmware', width: [100, 1], mono: true },
+    title: 'Firmware',
+    width: [100, 1],
+    mono: true,
     text: firmwareText,
     edit: editFirmware,
-    ...{ examples: ['12.10', 'CPU 12.10, I/O 3.2'], help: 'The version, or each part with its version.' },
+    examples: ['12.10', 'CPU 12.10, I/O 3.2'],
+    help: 'The version, or each part with its version.',
   },
   scan: {
-    ...{ title: 'Scan time', width: 80, mono: true },
+    title: 'Scan time',
+    width: 80,
+    mono: true,
     text: ({ scan }) => (scan ? `${scan} ms` : ''),
     edit: (station, typed) => {
       if (typed === '') return changed(set('station', station, ['scan'], null));
       const scan = parseWhole(typed.replace(/\s*ms$/, ''), 0, 3_600_000, 'a scan time in ms');
       return scan.ok ? changed(set('station', station, ['scan'], scan.value)) : refused(scan);
     },
-    ...{ examples: ['20', '20 ms'], help: 'From one pass of its program to the next, in ms.' },
+    examples: ['20', '20 ms'],
+    help: 'From one pass of its program to the next, in ms.',
   },
   runsOn: {
-    ...{ title: 'Runs on', width: [100, 1] },
+    title: 'Runs on',
+    width: [100, 1],
     text: ({ runsOn }, project) => (runsOn ? (project.get('station', runsOn)?.name ?? '') : ''),
     options: (station, project) => others(project, station).map(({ name }) => name),
     edit: editRunsOn,
-    ...{ examples: [], help: 'The station that hosts this software: its addresses are then the host’s.' },
+    examples: [],
+    help: 'The station that hosts this software: its addresses are then the host’s.',
   },
   profile: {
-    ...{ title: 'Profile', width: [140, 1.4] },
+    title: 'Profile',
+    width: [140, 1.4],
     text: ({ profile }, project) => (profile ? (project.get('profile', profile)?.name ?? '') : ''),
     options: (_, project) => profilesToChoose(project).map(({ name }) => name),
     edit: editProfile,
-    ...{
-      examples: [],
-      help: 'What is known of its type: how it counts, what it can take. One that comes with Dialoga is taken into the project.',
-    },
+    examples: [],
+    help: 'What is known of its type: how it counts, what it can take. One that comes with Dialoga is taken into the project.',
   },
   party: {
-    ...{ title: 'Party', width: 70 },
+    title: 'Party',
+    width: 70,
     ...word('party', PARTIES, 'party'),
-    ...{ examples: ['own', 'outside'], help: 'Whose it is: own, only described by others, or of another project.' },
+    examples: ['own', 'outside'],
+    help: 'Whose it is: own, only described by others, or of another project.',
   },
   supplier: {
-    ...{ title: 'Supplier', width: [100, 0.8] },
+    title: 'Supplier',
+    width: [100, 0.8],
     ...note('supplier'),
-    ...{ examples: ['the pump supplier'], help: 'Who answers for it.' },
+    examples: ['the pump supplier'],
+    help: 'Who answers for it.',
   },
   takenFrom: {
-    ...{ title: 'Taken from', width: [140, 1] },
+    title: 'Taken from',
+    width: [140, 1],
     text: ({ takenFrom }) => (takenFrom ? `${takenFrom.project}, ${takenFrom.station}, ${takenFrom.revision}` : ''),
     edit: editTakenFrom,
-    ...{
-      examples: ['Harbour works, GateCtl, 12'],
-      help: 'Of another project: that project, the station there, and the revision that was taken.',
-    },
+    examples: ['Harbour works, GateCtl, 12'],
+    help: 'Of another project: that project, the station there, and the revision that was taken.',
   },
   newest: {
-    ...{ title: 'Newest there', width: 90, mono: true, path: ['takenFrom', 'newest'] },
+    title: 'Newest there',
+    width: 90,
+    mono: true,
+    path: ['takenFrom', 'newest'],
     has: ({ takenFrom }) => Boolean(takenFrom),
     text: ({ takenFrom }) => takenFrom?.newest ?? '',
     edit: (station, typed) => {
@@ -109,34 +135,47 @@ export const STATION = entityRows('station', 'station', {
       const newest = typed.replace(/^revision\s+/i, '') || null;
       return changed(set('station', station, ['takenFrom'], { ...takenFrom, newest }));
     },
-    ...{ examples: ['14'], help: 'The newest revision that is known to be there.' },
+    examples: ['14'],
+    help: 'The newest revision that is known to be there.',
   },
   guard: {
-    ...{ title: 'Access', width: 90 },
+    title: 'Access',
+    width: 90,
     ...chosen('guard', GUARDS, 'kind of access', null),
-    ...{ examples: [GUARDS[0]], help: 'How it is guarded against changes.' },
+    examples: [GUARDS[0]],
+    help: 'How it is guarded against changes.',
   },
   fromOutside: {
-    ...{ title: 'Remote access', width: 90 },
+    title: 'Remote access',
+    width: 90,
     ...chosen('fromOutside', FROM_OUTSIDE, 'kind of access from outside', null),
-    ...{ examples: [FROM_OUTSIDE[0]], help: 'What it lets others do with its data; empty: not known.' },
+    examples: [FROM_OUTSIDE[0]],
+    help: 'What it lets others do with its data; empty: not known.',
   },
   addresses: {
-    ...{ title: 'Addresses', width: 140, mono: true, path: null },
+    title: 'Addresses',
+    width: 140,
+    mono: true,
+    path: null,
     text: ({ id }, project) =>
       childrenOf(project, 'port', id)
         .flatMap(({ address }) => (address === '' ? [] : address))
         .join(', '),
   },
   exchanges: {
-    ...{ title: 'Exchanges', width: 76, right: true, path: null },
+    title: 'Exchanges',
+    width: 76,
+    right: true,
+    path: null,
     text: ({ id }, project) => String(new Set(childrenOf(project, 'end', id).map((end) => end.exchange)).size),
   },
-  findings: { ...{ title: 'Findings', width: 110, path: null }, text: () => '' },
+  findings: { title: 'Findings', width: 110, path: null, text: () => '' },
   comment: {
-    ...{ title: 'Comment', width: [100, 1] },
+    title: 'Comment',
+    width: [100, 1],
     ...note('comment'),
-    ...{ examples: ['spare in the cabinet'], help: 'Anything worth knowing.' },
+    examples: ['spare in the cabinet'],
+    help: 'Anything worth knowing.',
   },
 });
 
@@ -173,10 +212,7 @@ function editTakenFrom(station: Station, text: string): FieldEdit {
   // What is known of the other project stays, whichever of its revisions was taken.
   const known = station.takenFrom?.project === project ? station.takenFrom.newest : null;
   const taken = { project, station: name, revision, ...(known ? { newest: known } : {}) };
-  return changed(
-    set('station', station, ['takenFrom'], taken),
-    set('station', station, ['party'], 'in another project'),
-  );
+  return changed(set('station', station, ['takenFrom'], taken), set('station', station, ['party'], 'in another project'));
 }
 
 /** `CPU 12.10, I/O 3.2` */

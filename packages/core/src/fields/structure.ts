@@ -15,9 +15,12 @@ const members = ofEntry<'structure', Member>('structure', LIST);
 /** Structured data types. */
 export const STRUCTURE = entityRows('structure', 'structure', {
   name: {
-    ...{ title: 'Structure, member', width: [200, 1.4], names: true },
+    title: 'Structure, member',
+    width: [200, 1.4],
+    names: true,
     ...ofEntity('structure').text('name'),
-    ...{ examples: ['MotorState'], help: 'The name by which it is used as a type.' },
+    examples: ['MotorState'],
+    help: 'The name by which it is used as a type.',
   },
 });
 
@@ -28,12 +31,17 @@ export const MEMBER = entryRows<'structure', Member>(
   'member',
 )({
   name: {
-    ...{ title: 'Structure, member', width: [200, 1.4], names: true },
+    title: 'Structure, member',
+    width: [200, 1.4],
+    names: true,
     ...members.text('name'),
-    ...{ examples: ['Speed'], help: 'What the member is called; a new one may be typed with its type, as Speed INT.' },
+    examples: ['Speed'],
+    help: 'What the member is called; a new one may be typed with its type, as Speed INT.',
   },
   type: {
-    ...{ title: 'Type', width: [140, 1], mono: true },
+    title: 'Type',
+    width: [140, 1],
+    mono: true,
     text: ({ entry: { type } }, project) => (!type ? '' : 'typed' in type ? type : typeText(project, type)),
     edit: (row, typed, { project }) => {
       if (typed === '') return members.put(row, 'type', null);
@@ -43,10 +51,8 @@ export const MEMBER = entryRows<'structure', Member>(
       const expected = 'give it a type that does not lead back to the structure';
       return refused({ found: `“${typed}” would make ${row.entity.name} contain itself`, expected });
     },
-    ...{
-      examples: ['INT', 'ARRAY [0..3] OF REAL', 'STRING[20]'],
-      help: 'An elementary type of IEC 61131-3, an array of one, or another structure.',
-    },
+    examples: ['INT', 'ARRAY [0..3] OF REAL', 'STRING[20]'],
+    help: 'An elementary type of IEC 61131-3, an array of one, or another structure.',
   },
 });
 

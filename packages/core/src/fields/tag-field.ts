@@ -4,16 +4,7 @@ import { read, unreadSentence, type Read } from '../text/read.js';
 import type { AsTyped } from '../model/as-typed.js';
 import type { Project, Reader } from '../model/project.js';
 import type { Scaling, Tag } from '../model/tag.js';
-import {
-  ACCESSES,
-  OPENNESS,
-  PANEL_ELEMENTS,
-  POLARITIES,
-  SIGNAL_KINDS,
-  type Access,
-  type Openness,
-  type Polarity,
-} from '../model/words.js';
+import { ACCESSES, OPENNESS, PANEL_ELEMENTS, POLARITIES, SIGNAL_KINDS, type Access, type Openness, type Polarity } from '../model/words.js';
 import { parseWord } from '../text/field-edit.js';
 import { readType, typeText } from '../structure/type-text.js';
 import type { TypeRef } from '../model/claim.js';
@@ -46,29 +37,36 @@ export const readTagContext = (project: Project, station: string): FieldContext 
 });
 
 const ACCESS_WORDS: Record<string, Access> = {
-  ...{ r: 'read', ro: 'read', 'read only': 'read', 'read-only': 'read', lesen: 'read', lecture: 'read' },
-  ...{
-    rw: 'read and set',
-    'r/w': 'read and set',
-    'read/write': 'read and set',
-    w: 'read and set',
-    write: 'read and set',
-  },
-  ...{ 'read write': 'read and set', 'lesen/schreiben': 'read and set', schreiben: 'read and set' },
+  r: 'read',
+  ro: 'read',
+  'read only': 'read',
+  'read-only': 'read',
+  lesen: 'read',
+  lecture: 'read',
+  rw: 'read and set',
+  'r/w': 'read and set',
+  'read/write': 'read and set',
+  w: 'read and set',
+  write: 'read and set',
+  'read write': 'read and set',
+  'lesen/schreiben': 'read and set',
+  schreiben: 'read and set',
 };
 const OPEN_WORDS: Record<string, Openness> = {
-  ...{
-    none: 'closed',
-    no: 'closed',
-    'read only': 'may read',
-    read: 'may read',
-    'read/write': 'may set',
-    yes: 'may set',
-  },
+  none: 'closed',
+  no: 'closed',
+  'read only': 'may read',
+  read: 'may read',
+  'read/write': 'may set',
+  yes: 'may set',
 };
 const POLARITY_WORDS: Record<string, Polarity> = {
-  ...{ no: 'true when active', 'normally open': 'true when active', 'open at rest': 'true when active' },
-  ...{ nc: 'true at rest', 'normally closed': 'true at rest', 'closed at rest': 'true at rest' },
+  no: 'true when active',
+  'normally open': 'true when active',
+  'open at rest': 'true when active',
+  nc: 'true at rest',
+  'normally closed': 'true at rest',
+  'closed at rest': 'true at rest',
 };
 const YES = ['yes', 'y', 'true', '1', 'x', 'ja', 'oui', 'sí', 'si'];
 const NO = ['no', 'n', 'false', '0', '', 'nein', 'non'];
@@ -124,9 +122,7 @@ export function readTagField(field: TagField, text: string, { memories, type }: 
     case 'required': {
       const low = clean.toLowerCase();
       if (NO.includes(low)) return fine(undefined);
-      return YES.includes(low)
-        ? fine(true)
-        : { value: null, problem: `“${clean}” is neither yes nor no`, taken: false };
+      return YES.includes(low) ? fine(true) : { value: null, problem: `“${clean}” is neither yes nor no`, taken: false };
     }
     default:
       return fine(clean || undefined);

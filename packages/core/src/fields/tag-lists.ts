@@ -18,43 +18,47 @@ export const GROUP = entryRows<'station', TagGroup>(
   'group',
 )({
   name: {
-    ...{ title: 'Group', width: [140, 1], names: true },
+    title: 'Group',
+    width: [140, 1],
+    names: true,
     ...groups.text('name'),
-    ...{ examples: ['PLANT'], help: 'The first part of an item text.' },
+    examples: ['PLANT'],
+    help: 'The first part of an item text.',
   },
   station: {
-    ...{ title: 'Stands for', width: [160, 2], names: true },
+    title: 'Stands for',
+    width: [160, 2],
+    names: true,
     ...groups.station('station'),
-    options: ({ entity }, project) =>
-      inOrder(project, 'station').flatMap(({ id, name }) => (id === entity.id ? [] : name)),
-    ...{ examples: [], help: 'The station that the group stands for.' },
+    options: ({ entity }, project) => inOrder(project, 'station').flatMap(({ id, name }) => (id === entity.id ? [] : name)),
+    examples: [],
+    help: 'The station that the group stands for.',
   },
 });
 
 /** The change that makes a group. */
 export function addGroup(station: Station, key: string, name: string): FieldEdit {
   const group: TagGroup = { order: orderAfter(Object.values(station.groups ?? {})), name, station: null };
-  return changed(
-    station.groups
-      ? set('station', station, ['groups', key], group)
-      : set('station', station, ['groups'], { [key]: group }),
-  );
+  return changed(station.groups ? set('station', station, ['groups', key], group) : set('station', station, ['groups'], { [key]: group }));
 }
 
 /** The series of tags of a station; changing one shows first what it would do. */
 export const SERIES = entityRows('series', 'series', {
-  open: { ...{ title: 'Change', width: 70, quiet: true, path: null }, text: () => 'Change' },
-  sample: { ...{ title: 'First', width: [160, 1], names: true }, text: ({ sample }) => sample },
-  count: { ...{ title: 'Points', width: 70, right: true }, text: ({ count }) => String(count) },
+  open: { title: 'Change', width: 70, quiet: true, path: null, text: () => 'Change' },
+  sample: { title: 'First', width: [160, 1], names: true, text: ({ sample }) => sample },
+  count: { title: 'Points', width: 70, right: true, text: ({ count }) => String(count) },
   type: {
-    ...{ title: 'Type', width: 120 },
+    title: 'Type',
+    width: 120,
     text: ({ type }, project) => (!type ? '' : 'typed' in type ? type : typeText(project, type)),
   },
   place: {
-    ...{ title: 'First address', width: 120, mono: true },
+    title: 'First address',
+    width: 120,
+    mono: true,
     text: ({ place }, project) => (!place ? '' : 'typed' in place ? place : placeText(project, place)),
   },
-  has: { ...{ title: 'Tags', width: 70, right: true, path: null }, text: hasTags },
+  has: { title: 'Tags', width: 70, right: true, path: null, text: hasTags },
 });
 
 function hasTags({ id, station }: { id: string; station: string }, project: Project): string {
@@ -67,16 +71,19 @@ const when = (iso: string | null | undefined) => (iso ? iso.slice(0, 16).replace
 
 /** What was brought in; when its source was changed since can be noted. */
 export const IMPORT = entityRows('import', 'import', {
-  file: { ...{ title: 'File', width: [160, 1], names: true }, text: ({ file }) => file },
-  at: { ...{ title: 'Imported', width: 130 }, text: ({ at }) => when(at) },
-  became: { ...{ title: 'What it did', width: [220, 1.4] }, text: becameWords },
-  saved: { ...{ title: 'File saved', width: 130 }, text: ({ saved }) => when(saved) },
+  file: { title: 'File', width: [160, 1], names: true, text: ({ file }) => file },
+  at: { title: 'Imported', width: 130, text: ({ at }) => when(at) },
+  became: { title: 'What it did', width: [220, 1.4], text: becameWords },
+  saved: { title: 'File saved', width: 130, text: ({ saved }) => when(saved) },
   source: {
-    ...{ title: 'Source changed', width: 130, muted: ({ source }) => !source },
+    title: 'Source changed',
+    width: 130,
+    muted: ({ source }) => !source,
     text: ({ source }) => when(source),
     shown: ({ source }) => (source ? undefined : 'not known'),
     edit: editSource,
-    ...{ examples: ['2026-05-31', '2026-05-31 14:30'], help: 'When the source of the list was last changed.' },
+    examples: ['2026-05-31', '2026-05-31 14:30'],
+    help: 'When the source of the list was last changed.',
   },
 });
 

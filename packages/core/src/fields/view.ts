@@ -26,21 +26,27 @@ const rows = entryRows<'area', View>(
   LIST,
   'view',
 )({
-  area: { ...{ title: 'Area', width: [110, 1], path: null, muted: true }, text: ({ entity }) => entity.name },
+  area: { title: 'Area', width: [110, 1], path: null, muted: true, text: ({ entity }) => entity.name },
   name: {
-    ...{ title: 'View', width: [90, 1] },
+    title: 'View',
+    width: [90, 1],
     ...text('name'),
-    ...{ examples: ['bytes'], help: 'What this way of writing addresses is called.' },
+    examples: ['bytes'],
+    help: 'What this way of writing addresses is called.',
   },
   notation: {
-    ...{ title: 'Notation', width: 140 },
+    title: 'Notation',
+    width: 140,
     text: ({ entry }) => entry.notation,
     options: NOTATIONS,
     edit: editNotation,
-    ...{ examples: ['iec bytes', 'reference 5'], help: 'How addresses of the area are written.' },
+    examples: ['iec bytes', 'reference 5'],
+    help: 'How addresses of the area are written.',
   },
   prefix: {
-    ...{ title: 'Prefix or table', width: 126, mono: true },
+    title: 'Prefix or table',
+    width: 126,
+    mono: true,
     text: ({ entry }) => (writesTable(entry.notation) ? (entry.table ?? 'holding registers') : (entry.prefix ?? '')),
     options: ({ entry }) => (writesTable(entry.notation) ? TABLES : []),
     edit: (row, typed) => {
@@ -48,59 +54,75 @@ const rows = entryRows<'area', View>(
       const table = parseWord(typed, TABLES, 'table');
       return table.ok ? put(row, 'table', table.value) : refused(table);
     },
-    ...{
-      examples: ['w', 'coils'],
-      help: 'Letters before the number, or the Modbus table where the notation has tables.',
-    },
+    examples: ['w', 'coils'],
+    help: 'Letters before the number, or the Modbus table where the notation has tables.',
   },
   unit: {
-    ...{ title: 'Bits a number', width: 92, right: true },
+    title: 'Bits a number',
+    width: 92,
+    right: true,
     text: ({ entry }) => String(entry.unit),
     options: UNITS.map(String),
     edit: editUnit,
-    ...{ examples: ['16', '8 bits'], help: 'How many bits one number counts.' },
+    examples: ['16', '8 bits'],
+    help: 'How many bits one number counts.',
   },
   first: {
-    ...{ title: 'First', width: 52, right: true },
+    title: 'First',
+    width: 52,
+    right: true,
     ...whole('first', 0, 1_000_000, 'the first number'),
-    ...{ examples: ['0', '1'], help: 'The number of the first unit, 0 or 1 as a rule.' },
+    examples: ['0', '1'],
+    help: 'The number of the first unit, 0 or 1 as a rule.',
   },
   written: {
-    ...{ title: 'Written', width: 92, path: ['digits'] },
+    title: 'Written',
+    width: 92,
+    path: ['digits'],
     text: ({ entry }) => formatWritten(entry),
     edit: editWritten,
-    ...{ examples: ['decimal', '4 digits', 'hexadecimal, 4 digits'], help: 'How numbers after a prefix are written.' },
+    examples: ['decimal', '4 digits', 'hexadecimal, 4 digits'],
+    help: 'How numbers after a prefix are written.',
   },
   byteOrder: {
-    ...{ title: 'Bytes in a word', width: 112 },
+    title: 'Bytes in a word',
+    width: 112,
     ...chosen('byteOrder', BYTE_ORDERS, 'order of bytes'),
     options: BYTE_ORDERS,
     shown: ({ entry }) => entry.byteOrder ?? 'by layout rule',
-    ...{
-      examples: [BYTE_ORDERS[0]],
-      help: 'Which byte of a word has the lower address; empty: as the layout rule says.',
-    },
+    examples: [BYTE_ORDERS[0]],
+    help: 'Which byte of a word has the lower address; empty: as the layout rule says.',
   },
   bitNumbering: {
-    ...{ title: 'Bits numbered', width: 116 },
+    title: 'Bits numbered',
+    width: 116,
     ...chosen('bitNumbering', NUMBERINGS, 'numbering of bits'),
     options: NUMBERINGS,
     shown: ({ entry }) => entry.bitNumbering ?? 'from the bottom',
-    ...{ examples: [NUMBERINGS[0]], help: 'Which bit of a word has number 0.' },
+    examples: [NUMBERINGS[0]],
+    help: 'Which bit of a word has number 0.',
   },
   access: {
-    ...{ title: 'Access', width: 92 },
+    title: 'Access',
+    width: 92,
     ...chosen('access', ACCESSES, 'access'),
     options: ACCESSES,
     shown: ({ entry }) => entry.access ?? 'read and set',
-    ...{ examples: ['read'], help: 'Whether it can only be read through this view.' },
+    examples: ['read'],
+    help: 'Whether it can only be read through this view.',
   },
   example: {
-    ...{ title: 'For example', width: 96, path: null, mono: true },
+    title: 'For example',
+    width: 96,
+    path: null,
+    mono: true,
     text: ({ entry }) => NOTATION[entry.notation].example(entry),
   },
   from: {
-    ...{ title: 'From', width: 78, path: null, muted: true },
+    title: 'From',
+    width: 78,
+    path: null,
+    muted: true,
     text: (row) => (isOwn(row) ? 'this area' : 'the profile'),
   },
 });
@@ -152,8 +174,5 @@ function editWritten(row: ViewRow, text: string): FieldEdit {
     return refused({ found: `“${text}” is not a valid way to write numbers`, expected });
   }
   const digits = match[2] === undefined ? undefined : Number(match[2]);
-  return changed(
-    ...put(row, 'radix', /^hex/i.test(text) ? 'hexadecimal' : undefined).changes,
-    ...put(row, 'digits', digits).changes,
-  );
+  return changed(...put(row, 'radix', /^hex/i.test(text) ? 'hexadecimal' : undefined).changes, ...put(row, 'digits', digits).changes);
 }

@@ -10,15 +10,27 @@ test('the other end, whoever uses the same place, and what was sent before', () 
   const shared = edited(smallPlant(), ['claim', 'ca3', 'place.number', 98], ['claim', 'ca3', 'direction', 'writes']);
   expect(reached(shared, 'ca')).toContain('sa: uses the same place, Second, Block ca');
   const sent = added(smallPlant(), 'setting', {
-    ...{ id: 's9', order: 90, station: 'sa', field: 'end ea', state: 'sent', by: 'R. Vale', at: '' },
+    id: 's9',
+    order: 90,
+    station: 'sa',
+    field: 'end ea',
+    state: 'sent',
+    by: 'R. Vale',
+    at: '',
   });
   expect(reached(sent, 'ca')).toContain('sa: was sent, and is to be sent again, Exchange');
 });
 
 test('what the data goes on to, through a copy, and what it comes from', () => {
   const project = added(smallPlant(), 'copy', {
-    ...{ id: 'on', order: 20, station: 'sa', name: 'On', length: { count: 4, unit: 16 }, reader: null },
-    ...{ from: { area: 'areaa', view: 'va', number: 320 }, to: { area: 'areaa', view: 'va', number: 100 } },
+    id: 'on',
+    order: 20,
+    station: 'sa',
+    name: 'On',
+    length: { count: 4, unit: 16 },
+    reader: null,
+    from: { area: 'areaa', view: 'va', number: 320 },
+    to: { area: 'areaa', view: 'va', number: 100 },
   });
   const forward = reached(project, 'cb3');
   expect(forward).toEqual([

@@ -62,7 +62,11 @@ test('POS 5: a window that is bound by a tag with an address is one, too', () =>
 test('a copy whose own places are tags with an address is found from their area, too', () => {
   const named = (to: number) => {
     const tag = (id: string, number: number) => ({
-      ...{ id, order: number, station: 'sa', name: `At_${number}`, type: { base: 'REAL', count: 2 } },
+      id,
+      order: number,
+      station: 'sa',
+      name: `At_${number}`,
+      type: { base: 'REAL', count: 2 },
       place: at('areaa', 'va', number),
     });
     const tagged = added(copying(), 'tag', tag('t320', 320), tag('tto', to));

@@ -77,8 +77,16 @@ export function follow(project: Reader, claimId: string, item: string | null, wa
       const { station } = target.memory;
       const later = withCopy(age, copy.name, station);
       hops.push({
-        ...{ depth: depth + 1, station: station.id, holder: { kind: 'copy', id: copy.id }, item: null, swap: '' },
-        ...{ lane: null, exchange: null, by: 'copied', name: copy.name, age: later },
+        depth: depth + 1,
+        station: station.id,
+        holder: { kind: 'copy', id: copy.id },
+        item: null,
+        swap: '',
+        lane: null,
+        exchange: null,
+        by: 'copied',
+        name: copy.name,
+        age: later,
         address: formatSpan(target.memory, there[0]!),
       });
       onFrom(target.place.area, there, copy.id, depth + 1, later);
@@ -138,7 +146,12 @@ function hopOf(
   const [first] = itemSpans(side, item) ?? [];
   const swap = side.claim.swap ?? side.end.swap;
   return {
-    ...{ depth, station: side.station.id, item, lane: lane.id, exchange: exchange.id, age },
+    depth,
+    station: side.station.id,
+    item,
+    lane: lane.id,
+    exchange: exchange.id,
+    age,
     holder: { kind: 'claim', id: side.claim.id },
     name: (item !== null && side.claim.items[item]?.name) || side.claim.name || laneName(project, lane),
     address: first && side.block ? formatSpan(side.block.memory, first) : '',

@@ -53,15 +53,16 @@ test('one swap of word pairs mends it, on whichever side; one on each does not',
 
 /** The byte machine as the other opinion: it knows nothing of hops, copies or places. */
 const END: MachineEnd = {
-  ...{
-    wordBits: 16,
-    unit: 16,
-    bitsFromBottom: true,
-    highByteFirst: true,
-    highRegisterFirst: true,
-    pairsSwapped: false,
-  },
-  ...{ boolPacking: 'bit', boolsFromBottom: true, textHeader: 0, wideCharacters: false },
+  wordBits: 16,
+  unit: 16,
+  bitsFromBottom: true,
+  highByteFirst: true,
+  highRegisterFirst: true,
+  pairsSwapped: false,
+  boolPacking: 'bit',
+  boolsFromBottom: true,
+  textHeader: 0,
+  wideCharacters: false,
   swap: { bytes: false, words: 'no' },
 };
 const order = fc.record({ byteOrder: fc.boolean(), registerOrder: fc.boolean() });
@@ -84,7 +85,9 @@ test('through two lanes, a copy and any swaps, a value is read at the end as the
         ['claim', 'don', 'swap', arriving],
       );
       const machine = (o: typeof source, own: string): MachineEnd => ({
-        ...{ ...END, highByteFirst: o.byteOrder, highRegisterFirst: o.registerOrder },
+        ...END,
+        highByteFirst: o.byteOrder,
+        highRegisterFirst: o.registerOrder,
         swap: { bytes: own.startsWith('bytes'), words: own.includes('words') ? 'pairs' : 'no' },
       });
       // Bytes to the gateway, whose memory is copied word by word; words from there on.

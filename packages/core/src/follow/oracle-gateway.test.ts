@@ -103,8 +103,14 @@ const through: fc.Arbitrary<Through> = fc
 
 const machine = (o: Order, swap = o.swap): MachineEnd => ({
   ...o,
-  ...{ swap, unit: o.wordBits, bitsFromBottom: true, pairsSwapped: false, boolPacking: 'bit', boolsFromBottom: true },
-  ...{ textHeader: 0, wideCharacters: false },
+  swap,
+  unit: o.wordBits,
+  bitsFromBottom: true,
+  pairsSwapped: false,
+  boolPacking: 'bit',
+  boolsFromBottom: true,
+  textHeader: 0,
+  wideCharacters: false,
 });
 
 const swapName = ({ words }: MachineEnd['swap']): Swap => (words === 'pairs' ? 'words' : 'none');
@@ -113,10 +119,16 @@ const registers = (highFirst: boolean): RegisterOrder => (highFirst ? 'high firs
 function projectOf(t: Through): Project {
   const memory = (id: string, station: string, o: Order): Area => ({
     ...newArea(id, 10, station, 'Memory'),
-    ...{ wordBits: o.wordBits as WordBits, words: 4000, writers: [] },
+    wordBits: o.wordBits as WordBits,
+    words: 4000,
+    writers: [],
     views: {
       [`v${id}`]: {
-        ...{ order: 1, name: 'view', notation: 'prefix and number', prefix: id, first: 0 },
+        order: 1,
+        name: 'view',
+        notation: 'prefix and number',
+        prefix: id,
+        first: 0,
         unit: o.wordBits as Unit,
       },
     },
@@ -138,7 +150,15 @@ function projectOf(t: Through): Project {
     list: readonly Held[],
     from: number,
   ): Claim => ({
-    ...{ id, lane, end, name: id, direction: 'writes', place: null, type: null, swap: null, toldPlace: null },
+    id,
+    lane,
+    end,
+    name: id,
+    direction: 'writes',
+    place: null,
+    type: null,
+    swap: null,
+    toldPlace: null,
     length: { count: t.words - from, unit: 16 },
     items: Object.fromEntries(
       list.map((v) => [
@@ -189,12 +209,14 @@ function projectOf(t: Through): Project {
     copy: t.copied
       ? [
           {
-            ...{ id: 'copy', order: 10, station: 'sg', name: 'Handed on', reader: null },
-            ...{
-              length: { count: t.words, unit: 16 },
-              from: place('mg', t.inside, 100),
-              to: place('mg', t.inside, 1000),
-            },
+            id: 'copy',
+            order: 10,
+            station: 'sg',
+            name: 'Handed on',
+            reader: null,
+            length: { count: t.words, unit: 16 },
+            from: place('mg', t.inside, 100),
+            to: place('mg', t.inside, 1000),
           },
         ]
       : [],

@@ -206,7 +206,9 @@ const commented = (text: string): string =>
 
 /** Declarations of IEC 61131-3 as text: told by the words that open and close them. */
 export const IEC_TEXT: ListFormat = {
-  ...{ name: 'IEC 61131-3 text', endings: ['st', 'iec', 'exp'], isText: true },
+  name: 'IEC 61131-3 text',
+  endings: ['st', 'iec', 'exp'],
+  isText: true,
   recognise: (_, text) => /\b(VAR_GLOBAL|END_VAR|END_TYPE)\b/i.test(text.slice(0, 200_000)),
   read: (_, { text, progress }) => {
     const list = text.includes('\u0000')

@@ -4,7 +4,9 @@ import { readTable, separatorOf } from './text-table.js';
 
 /** Separated values (RFC 4180): what is text, and none of the others. */
 export const SEPARATED: ListFormat = {
-  ...{ name: 'CSV', endings: ['csv', 'tsv', 'txt'], isText: true },
+  name: 'CSV',
+  endings: ['csv', 'tsv', 'txt'],
+  isText: true,
   recognise: () => true,
   read(_, { text, progress, ...chosen }) {
     const separator = chosen.separator ?? separatorOf(text);

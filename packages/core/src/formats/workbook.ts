@@ -10,7 +10,9 @@ const nothing = (found: string, expected: string) => [
 
 /** Office Open XML: a ZIP archive (`PK`), unpacked and read by a library. */
 export const WORKBOOK: ListFormat = {
-  ...{ name: 'XLSX', endings: ['xlsx'], isText: false },
+  name: 'XLSX',
+  endings: ['xlsx'],
+  isText: false,
   recognise: (bytes) => bytes[0] === 0x50 && bytes[1] === 0x4b,
   async read(bytes, { workbook }) {
     const size = workbookSize(bytes);

@@ -55,7 +55,16 @@ test('comparing versions is an order like that of their numbers', () => {
 });
 
 const rack = (rest: Partial<Rack> = {}): Rack => ({
-  ...{ id: 'r', order: 0, name: 'R', station: 's', size: 10, first: 0, gaps: false, zones: {}, takes: [], ...rest },
+  id: 'r',
+  order: 0,
+  name: 'R',
+  station: 's',
+  size: 10,
+  first: 0,
+  gaps: false,
+  zones: {},
+  takes: [],
+  ...rest,
 });
 
 // A rack of n numbered from f ends at f + n − 1. [common practice]

@@ -27,8 +27,15 @@ const plant = (...edits: FieldEdit[]): Project =>
     ...edits,
   );
 const inserted: Module = {
-  ...{ id: 'fresh', order: 90, name: 'Fresh', rack: 'rack', slot: null, kind: 'digital output', orderCode: 'DO-16' },
-  ...{ inputs: 0, outputs: 4 },
+  id: 'fresh',
+  order: 90,
+  name: 'Fresh',
+  rack: 'rack',
+  slot: null,
+  kind: 'digital output',
+  orderCode: 'DO-16',
+  inputs: 0,
+  outputs: 4,
 };
 const plan = (project: Project, module: Module, slot: number): MovePlan => {
   const made = planMove(project, project.get('rack', 'rack')!, module, slot, 'newlanding');
@@ -95,7 +102,11 @@ test('no room, no such slot, and a zone for other kinds are told', () => {
 
 test('tags at addresses of a range that moves are named first, move along or stay, and are then at no module', () => {
   const listed = added(plant(), 'tag', {
-    ...{ id: 'fan', order: 90, station: 'sa', name: 'Fan_Run', type: { base: 'WORD', count: 1 } },
+    id: 'fan',
+    order: 90,
+    station: 'sa',
+    name: 'Fan_Run',
+    type: { base: 'WORD', count: 1 },
     place: { area: 'areaa', view: 'va', number: 700 },
   });
   const { areaKind: _, ...va } = listed.get('profile', 'pa')!.views.va!;

@@ -109,9 +109,18 @@ function landingLikeNeighbours(project: Project, rack: Rack, module: Module, slo
     .find((l) => l.role === 'owner' && (l.inputsAt !== null || l.outputsAt !== null));
   if (!model) return null;
   return {
-    ...{ id, order: orderAfter(childrenOf(project, 'landing', model.station)), station: model.station },
-    ...{ module: module.id, role: 'owner', inputsAt: null, outputsAt: null, slot },
-    ...{ inputs: module.inputs, outputs: module.outputs, orderCode: module.orderCode, accepted: '' },
+    id,
+    order: orderAfter(childrenOf(project, 'landing', model.station)),
+    station: model.station,
+    module: module.id,
+    role: 'owner',
+    inputsAt: null,
+    outputsAt: null,
+    slot,
+    inputs: module.inputs,
+    outputs: module.outputs,
+    orderCode: module.orderCode,
+    accepted: '',
   };
 }
 

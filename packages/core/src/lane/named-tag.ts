@@ -42,7 +42,10 @@ export function namedTag(reader: Reader, exchange: Exchange, lane: Lane, caller:
   const there = readable(other.claim.place);
   const same = !judged.place || !there || isSame(reader, judged.place, there);
   return {
-    ...{ by, text, isDefault: typed === '', fault: judged.fault },
+    by,
+    text,
+    isDefault: typed === '',
+    fault: judged.fault,
     elsewhere: same ? null : placeText(reader, there),
   };
 }

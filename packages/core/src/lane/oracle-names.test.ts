@@ -82,7 +82,11 @@ const asked: fc.Arbitrary<Asked> = fc
 
 function projectOf({ list, of, element, text, here, there, exact, kind }: Asked): Project {
   const tags = list.map(({ name, type, low }, i): Tag => ({
-    ...{ id: `t${i}`, order: i, station: 'sb', name, place: null },
+    id: `t${i}`,
+    order: i,
+    station: 'sb',
+    name,
+    place: null,
     type: { ...type, ...(low === 0 ? {} : { bounds: `${low}..${low + type.count - 1}` }) },
   }));
   const bits = (t: NamedType) => Math.max(1, (t.capacity ?? 1) * KINDS[t.base]!.bits * t.count);

@@ -20,7 +20,9 @@ import { typing } from '../testing/typing.testing.js';
 function coupled(...edits: FieldEdit[]): Project {
   const image = (id: string, station: string, kind: 'input image' | 'output image', order: number) => ({
     ...newArea(id, order, station, kind),
-    ...{ kind, words: 100, views: { v: { ...newView(10, 'iec bytes'), prefix: kind === 'input image' ? 'I' : 'Q' } } },
+    kind,
+    words: 100,
+    views: { v: { ...newView(10, 'iec bytes'), prefix: kind === 'input image' ? 'I' : 'Q' } },
   });
   const areas = added(
     twoStations(),
@@ -109,7 +111,10 @@ test('a window that begins inside a word is told where another side of that memo
   const lane = added(base, 'lane', { id: 'other', order: 20, exchange: 'x', items: {} });
   const words = added(lane, 'claim', {
     ...base.get('claim', 'cb')!,
-    ...{ id: 'cw', lane: 'other', name: 'Words', place: { area: 'areab', view: 'word', number: 300 } },
+    id: 'cw',
+    lane: 'other',
+    name: 'Words',
+    place: { area: 'areab', view: 'word', number: 300 },
   });
   expect(codesOf(base)).not.toContain('SIZ 8');
   const finding = theFinding(words, 'SIZ 8');

@@ -41,14 +41,14 @@ export function userOf(reader: Reader, use: Use): User | null {
     const copy = reader.get('copy', id);
     const cell: Cell = { kind: 'copy', id, path: [use.puts ? 'to' : 'from'] };
     const name = copy?.name || 'copy';
-    return copy ? { ...{ use, id, cell, name }, group: `copy ${copy.name}`.trim(), range: whole(use.spans) } : null;
+    return copy ? { use, id, cell, name, group: `copy ${copy.name}`.trim(), range: whole(use.spans) } : null;
   }
   if (use.of === 'landing') {
     const landing = reader.get('landing', id);
     const module = landing && reader.get('module', landing.module);
     const cell: Cell = { kind: 'landing', id, path: [use.puts ? 'inputsAt' : 'outputsAt'] };
     const name = module?.name || module?.kind || 'module';
-    return landing ? { ...{ use, id, cell, name }, group: `module ${name}`, range: whole(use.spans) } : null;
+    return landing ? { use, id, cell, name, group: `module ${name}`, range: whole(use.spans) } : null;
   }
   const claim = reader.get('claim', id);
   const lane = claim && reader.get('lane', claim.lane);
@@ -57,8 +57,15 @@ export function userOf(reader: Reader, use: Use): User | null {
   const block = claim && end && exchange && blockOf(reader, claim, end, exchange);
   if (!block) return null;
   return {
-    ...{ use, id, lane, exchange, end, group: exchange.name, name: claim.name || laneName(reader, lane) },
-    ...{ range: rangeOf(block), cell: { kind: 'claim', id, path: ['place'] } },
+    use,
+    id,
+    lane,
+    exchange,
+    end,
+    group: exchange.name,
+    name: claim.name || laneName(reader, lane),
+    range: rangeOf(block),
+    cell: { kind: 'claim', id, path: ['place'] },
     wholeWord: use.spans.reduce((sum, span) => sum + span.end - span.start, 0) > block.lengthBits,
   };
 }

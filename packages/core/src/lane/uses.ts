@@ -16,7 +16,9 @@ export function useOf(side: Side): Use | null {
   if (!side.block || !direction) return null;
   const puts = direction !== 'writes';
   return {
-    ...{ id: side.claim.id, of: 'claim', area: side.block.place.area },
+    id: side.claim.id,
+    of: 'claim',
+    area: side.block.place.area,
     spans: puts && wordsAreWritten(side.block) ? wholeWords(side.block) : side.block.spans,
     puts,
     takes: direction !== 'reads',

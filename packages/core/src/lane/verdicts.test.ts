@@ -43,7 +43,10 @@ function tables(kind: AreaKind, notation: NotationId, unit: Unit, wordBits: 8 | 
   const base = twoStations();
   const area = (id: string, station: string) => ({
     ...newArea(id, 90, station, 'Table'),
-    ...{ kind, wordBits, words: 1000, views: { t: { ...newView(10, notation), unit, table: kind as never } } },
+    kind,
+    wordBits,
+    words: 1000,
+    views: { t: { ...newView(10, notation), unit, table: kind as never } },
   });
   return added(base, 'area', area('ta', 'sa'), area('tb', 'sb'));
 }

@@ -21,7 +21,12 @@ test('what is written by a template is read back', () => {
 const server = () =>
   edited(
     added(smallPlant(), 'tag', {
-      ...{ id: 'states', order: 1, station: 'sb', name: 'States', type: { base: 'WORD', count: 4 }, place: null },
+      id: 'states',
+      order: 1,
+      station: 'sb',
+      name: 'States',
+      type: { base: 'WORD', count: 4 },
+      place: null,
     }),
     [
       'station',

@@ -45,7 +45,8 @@ export function parseItemText(template: string, text: string): Read<ItemParts> {
   const expected = `a text is written ${template}, as in ${formatItemText(template, { group: 'Group', tag: 'Tag', element: 0 })}`;
   const reads = (form: string) => matchTemplate(readTemplate(form, PARTS), FORMS, clean);
   const { group = '', tag, element } = reads(template) ?? reads(template.replace(ELEMENT, '')) ?? {};
-  if (!tag || (element?.length ?? 0) > MOST_ELEMENT_DIGITS) return unread(`“${clean}” is not a valid item text`, expected);
+  if (!tag || (element?.length ?? 0) > MOST_ELEMENT_DIGITS)
+    return unread(`“${clean}” is not a valid item text`, expected);
   return read({ group, tag, element: element === undefined ? null : Number(element) });
 }
 

@@ -64,7 +64,8 @@ export function parseLength(text: string, unit: Unit, elements: Unit | null = nu
   const word = (match[2] ?? '').trim().toLowerCase();
   const known = Object.hasOwn(TYPED_UNITS, word) ? TYPED_UNITS[word] : undefined;
   const typedUnit = word === '' ? unit : /^elements?$/.test(word) && elements ? elements : known;
-  if (typedUnit === undefined) return unread(`“${word}” is not a valid unit of length`, `${expected}; bits, bytes, words`);
+  if (typedUnit === undefined)
+    return unread(`“${word}” is not a valid unit of length`, `${expected}; bits, bytes, words`);
   if (count === 0) return unread('a length of 0', 'it must be 1 or more');
   return read({ count, unit: typedUnit });
 }

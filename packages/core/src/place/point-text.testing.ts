@@ -7,7 +7,10 @@ import { added, edited } from '../testing/two-stations.testing.js';
 /** A writes points as `{station}:{slot}:{kind}.{channel}`, and has the outputs of the module in slot 1 of D at %QB10. */
 export function pointsOfA(): { project: Project; landing: Landing } {
   const image = added(smallPlant(), 'area', {
-    ...{ ...newArea('imagea', 20, 'sa', 'Output image'), kind: 'output image', wordBits: 8, words: 64 },
+    ...newArea('imagea', 20, 'sa', 'Output image'),
+    kind: 'output image',
+    wordBits: 8,
+    words: 64,
     views: { q: { order: 10, name: 'bytes', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 } },
   });
   const project = edited(

@@ -25,11 +25,24 @@ export function tagArea(tag: Tag, wordBits: WordBits): { area: Area; view: [stri
   const fixed = type !== null && (elementary(type.base)?.bits ?? 0) > 0;
   const bits = fixed ? type.count * unit : MOST_TEXT;
   const area: Area = {
-    ...{ id: tag.id, order: tag.order, name: tag.name, station: tag.station, kind: 'memory', wordBits },
-    ...{ words: Math.max(1, Math.ceil(bits / wordBits)), writers: ['program'], views: {}, reservations: {} },
+    id: tag.id,
+    order: tag.order,
+    name: tag.name,
+    station: tag.station,
+    kind: 'memory',
+    wordBits,
+    words: Math.max(1, Math.ceil(bits / wordBits)),
+    writers: ['program'],
+    views: {},
+    reservations: {},
   };
   const view: View = {
-    ...{ order: 0, name: 'elements', notation: 'name and element', prefix: tag.name, unit, first: 0 },
+    order: 0,
+    name: 'elements',
+    notation: 'name and element',
+    prefix: tag.name,
+    unit,
+    first: 0,
   };
   return { area, view: [IN_TAG, view] };
 }

@@ -19,7 +19,12 @@ import { addTag, TAG } from '../fields/tag.js';
 import { typing } from '../testing/typing.testing.js';
 
 const tag = (id: string, name: string, rest: Partial<Tag>): Tag => ({
-  ...{ id, order: 10, station: 'sa', name, type: { base: 'REAL', count: 4 }, place: null },
+  id,
+  order: 10,
+  station: 'sa',
+  name,
+  type: { base: 'REAL', count: 4 },
+  place: null,
   ...rest,
 });
 const at = { area: 'areaa', view: 'va', number: 100 };

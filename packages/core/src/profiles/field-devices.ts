@@ -8,7 +8,12 @@ const profile = (
   limits: Record<string, number>,
   rest: Partial<Profile> = {},
 ): Profile => ({
-  ...{ id, order, name, layout: {}, views: {}, words: {} },
+  id,
+  order,
+  name,
+  layout: {},
+  views: {},
+  words: {},
   limits: Object.fromEntries(Object.entries(limits).map(([key, value]) => [key, { value, source: ASSUMED }])),
   nameRule: { caseMatters: false, source: ASSUMED },
   ...rest,

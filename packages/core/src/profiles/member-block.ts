@@ -25,8 +25,13 @@ export function reservedBlocks(project: Project, station: string): MemberBlock[]
       const { owner, start, length } = r;
       const holder = { kind: 'area' as const, entity: area };
       return {
-        ...{ holder, path: ['reservations', id], owner, start, length },
-        ...{ wordBits: area.wordBits, members: r.members ?? null },
+        holder,
+        path: ['reservations', id],
+        owner,
+        start,
+        length,
+        wordBits: area.wordBits,
+        members: r.members ?? null,
       };
     }),
   );
@@ -37,8 +42,13 @@ export function profileBlocks(profile: Profile): MemberBlock[] {
   return entriesInOrder(profile.blocks ?? {}).map(([id, { name, length, members }]): MemberBlock => {
     const holder = { kind: 'profile' as const, entity: profile };
     return {
-      ...{ holder, path: ['blocks', id], owner: `${profile.name}, ${name}`, start: null, length },
-      ...{ wordBits: 16, members },
+      holder,
+      path: ['blocks', id],
+      owner: `${profile.name}, ${name}`,
+      start: null,
+      length,
+      wordBits: 16,
+      members,
     };
   });
 }

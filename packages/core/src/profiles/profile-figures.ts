@@ -41,7 +41,10 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
       options: BYTE_ORDERS,
     },
     {
-      ...{ id: 'layout.registerOrder', what: '32-bit values', value: layout.registerOrder ?? '', source: null },
+      id: 'layout.registerOrder',
+      what: '32-bit values',
+      value: layout.registerOrder ?? '',
+      source: null,
       options: REGISTER_ORDERS,
     },
     {
@@ -67,8 +70,11 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
       options: NAME_FORMS,
     },
     {
-      ...{ id: 'nameRule.caseMatters', what: 'upper and lower case are told apart' },
-      ...{ value: nameRule.caseMatters ? 'yes' : 'no', source: nameRule.source, options: ['yes', 'no'] },
+      id: 'nameRule.caseMatters',
+      what: 'upper and lower case are told apart',
+      value: nameRule.caseMatters ? 'yes' : 'no',
+      source: nameRule.source,
+      options: ['yes', 'no'],
     },
   ];
   for (const [key, { value, source }] of Object.entries(profile.limits).sort(([a], [b]) => (a < b ? -1 : 1))) {

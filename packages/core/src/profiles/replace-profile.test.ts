@@ -4,7 +4,12 @@ import { replaceProfile } from './replace-profile.js';
 
 /** A type that numbers bytes, and one that numbers nothing in memory. */
 const bytes: Profile = {
-  ...{ id: 'pc', order: 30, name: 'Bytes', layout: { registerOrder: 'low first' }, limits: {}, words: {} },
+  id: 'pc',
+  order: 30,
+  name: 'Bytes',
+  layout: { registerOrder: 'low first' },
+  limits: {},
+  words: {},
   nameRule: { caseMatters: false, source: 's' },
   views: { vc: { order: 1, name: 'bytes', areaKind: 'memory', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 } },
 };

@@ -7,7 +7,7 @@ import type { Protocol } from './protocol.js';
 export const serviceAccess: Protocol = {
   id: 'service-access',
   name: 'Service access',
-  source: 'common practice: a tool is told where a device is, and what it is',
+  source: 'common practice: a tool has entered where a device is, and what it is',
   media: ['ethernet', 'serial line', 'token bus', 'radio', 'direct cable'],
   spokenByAll: true,
   transfers: ['requests'],

@@ -19,7 +19,10 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
   for (const port of [from, to]) {
     const name = `${port.name || 'the port'} of ${nameOf(reader, port)}`;
     conditions.push({
-      ...{ holds: port.enabled, must: `${name} is enabled`, found: 'it is not enabled', code: 'ROU 2' },
+      holds: port.enabled,
+      must: `${name} is enabled`,
+      found: 'it is not enabled',
+      code: 'ROU 2',
       short: 'ports enabled',
       cell: portCell(port, 'enabled'),
     });
@@ -27,7 +30,10 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
     if (network.kind === 'direct cable' || (network.kind === 'serial line' && port === from)) continue;
     const address = linkAddress(network, port);
     conditions.push({
-      ...{ holds: address !== '', must: `${name} has an address`, found: 'it has none yet', code: 'ROU 2' },
+      holds: address !== '',
+      must: `${name} has an address`,
+      found: 'it has none yet',
+      code: 'ROU 2',
       short: 'addresses set',
       cell: portCell(port, ADDRESS_FIELD[network.kind]),
     });
@@ -35,8 +41,11 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
   if (network.kind === 'ethernet') conditions.push(...oneSubnet(reader, from, to));
   if (to.takes && to.takes.length > 0) {
     conditions.push({
-      ...{ holds: to.takes.includes(traffic), must: `${to.name || 'the port'} takes ${traffic}` },
-      ...{ found: `it takes ${to.takes.join(', ')}`, code: 'ROU 3', cell: portCell(to, 'takes') },
+      holds: to.takes.includes(traffic),
+      must: `${to.name || 'the port'} takes ${traffic}`,
+      found: `it takes ${to.takes.join(', ')}`,
+      code: 'ROU 3',
+      cell: portCell(to, 'takes'),
     });
   }
   return conditions;
@@ -68,7 +77,8 @@ function oneSubnet(reader: Reader, from: Port, to: Port): Condition[] {
       must: `${nameOf(reader, from)} and ${nameOf(reader, to)} are in one subnet`,
       short: 'one subnet',
       found: `${from.address.trim()} is in ${formatSubnet(here)}, ${to.address.trim()} in ${formatSubnet(there)}`,
-      ...{ code: 'ROU 6', cell: portCell(isOutside(reader, to) ? to : from, 'address') },
+      code: 'ROU 6',
+      cell: portCell(isOutside(reader, to) ? to : from, 'address'),
     },
   ];
 }
@@ -90,8 +100,11 @@ export function throughConditions(
   const { passes, why, older } = passingOf(reader, station, traffic, networks.from, networks.to);
   const conditions: Condition[] = [
     {
-      ...{ holds: passes, must: `${station.name} passes ${traffic}`, found: `${station.name} ${why}` },
-      ...{ code: older ? 'HWS 8' : 'ROU 3', cell: { kind: 'station', id: station.id, path: ['profile'] } },
+      holds: passes,
+      must: `${station.name} passes ${traffic}`,
+      found: `${station.name} ${why}`,
+      code: older ? 'HWS 8' : 'ROU 3',
+      cell: { kind: 'station', id: station.id, path: ['profile'] },
     },
   ];
   if (isService(traffic)) conditions.push(...tunnelConditions(reader, ports.arrived, ports.before));
@@ -112,6 +125,7 @@ function gateway(reader: Reader, port: Port, router: Port, code: string): Condit
     holds: isGateway(port, router),
     must: `${nameOf(reader, port)} has ${router.address.trim() || 'the router'} as its gateway`,
     found: gateway === '' || gateway === '0.0.0.0' ? 'it has none' : `it has ${gateway}`,
-    ...{ code, cell: portCell(port, 'gateway') },
+    code,
+    cell: portCell(port, 'gateway'),
   };
 }

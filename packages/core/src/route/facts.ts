@@ -84,7 +84,9 @@ export class RouteFacts {
     const [address, mask] = [parseIpv4(port.address), parseMask(port.mask)];
     const readable = network?.kind === 'ethernet' && address.ok && mask.ok && address.value !== 0;
     return {
-      ...{ port, network, behind: needsBackplane(this.reader, port) },
+      port,
+      network,
+      behind: needsBackplane(this.reader, port),
       hasAddress: network !== null && linkAddress(network, port) !== '',
       ip: readable ? { value: address.value, subnet: subnetOf(address.value, mask.value) } : null,
       leadsOn: childrenOf(this.reader, 'port', port.station).some(

@@ -150,7 +150,8 @@ test('what a search counts is what is shown: the costs of a way are those of its
 test('whether an expectation holds, and through what or why not', () => {
   const expected = plant.get('expectation', 'must')!;
   expect(expectationHolds(plant, expected)).toEqual({
-    ...{ holds: true, why: 'over Net 1, through R, over Net 2' },
+    holds: true,
+    why: 'over Net 1, through R, over Net 2',
     back: 'yes, over Net 2, through R, over Net 1',
   });
   expect(expectationHolds(plant, { ...expected, must: 'must not reach' }).holds).toBe(false);

@@ -84,8 +84,16 @@ export function findRoutes(reader: Reader, asked: Asked, count = MOST_ROUTES): R
 
 function sameComputer(from: Station, to: Station): Routes {
   const hop: RouteHop = {
-    ...{ kind: 'same computer', from: from.id, to: to.id, fromPort: null, toPort: null, network: null },
-    ...{ way: { number: 0, name: 'same computer' }, address: '127.0.0.1', silent: false, conditions: [] },
+    kind: 'same computer',
+    from: from.id,
+    to: to.id,
+    fromPort: null,
+    toPort: null,
+    network: null,
+    way: { number: 0, name: 'same computer' },
+    address: '127.0.0.1',
+    silent: false,
+    conditions: [],
     lets: TRAFFICS,
   };
   return { found: [{ hops: [hop], failures: [], cost: 1 }], nearest: null, why: '' };
@@ -217,9 +225,15 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
           )
         : { conditions: [], silent: false };
     hops.push({
-      ...{ kind: 'network', from: from.station, to: link.to.station, fromPort: from.id, toPort: link.to.id },
-      ...{ network: network.id, way: { number: portNumber(reader, from), name: network.name } },
-      ...{ address: linkAddress(network, link.to), silent: through.silent },
+      kind: 'network',
+      from: from.station,
+      to: link.to.station,
+      fromPort: from.id,
+      toPort: link.to.id,
+      network: network.id,
+      way: { number: portNumber(reader, from), name: network.name },
+      address: linkAddress(network, link.to),
+      silent: through.silent,
       lets: letThrough(reader, link.to, next && station ? { station, from: network, to: next.network } : null),
       conditions: [...linkConditions(reader, network, from, link.to, asked.traffic), ...through.conditions],
     });
@@ -232,11 +246,11 @@ function routeAlong(reader: Reader, asked: Asked, to: Station, links: readonly L
     const cpu = cpuOf(reader, to.id, asked.slot ?? null);
     const there = modulesOf(reader, to.id).find((m) => m.slot === asked.slot);
     const condition: Condition = {
-      ...{
-        holds: cpu !== undefined,
-        must: `${asked.slot === null || asked.slot === undefined ? 'the rack' : `slot ${asked.slot}`} of ${to.name} holds a CPU`,
-      },
-      ...{ found: there ? `${there.name} is in it` : 'its rack holds none there', code: 'ROU 5', cell: null },
+      holds: cpu !== undefined,
+      must: `${asked.slot === null || asked.slot === undefined ? 'the rack' : `slot ${asked.slot}`} of ${to.name} holds a CPU`,
+      found: there ? `${there.name} is in it` : 'its rack holds none there',
+      code: 'ROU 5',
+      cell: null,
     };
     hops.push(backplane(to.id, last.to.id, cpu?.slot ?? asked.slot ?? null, [condition], null));
   }
@@ -265,12 +279,15 @@ const backplane = (
   conditions: Condition[],
   toPort: string | null,
 ): RouteHop => ({
-  ...{ kind: 'backplane', from: station, to: station, fromPort, toPort, network: null },
-  ...{
-    way: { number: BACKPLANE, name: 'rack' },
-    address: slot === null ? '' : String(slot),
-    silent: false,
-    lets: TRAFFICS,
-    conditions,
-  },
+  kind: 'backplane',
+  from: station,
+  to: station,
+  fromPort,
+  toPort,
+  network: null,
+  way: { number: BACKPLANE, name: 'rack' },
+  address: slot === null ? '' : String(slot),
+  silent: false,
+  lets: TRAFFICS,
+  conditions,
 });

@@ -120,7 +120,9 @@ function against(
       next++;
     } else
       faults.push({
-        ...{ kind: 'hop too many', hop: i, right: 'leave it out' },
+        kind: 'hop too many',
+        hop: i,
+        right: 'leave it out',
         found: `“${`${at.way} ${at.address}`.trim()}” ${whereThatIs(reader, route, way, at.address)}`,
       });
   });

@@ -23,7 +23,8 @@ export function expectationHolds(reader: Reader, expected: Expectation): { holds
   const [there, back] = [reachOf(reader, expected), reachOf(reader, { from: to, to: from, traffic })];
   return {
     holds: there.reaches === (must === 'must reach'),
-    ...{ why: inWords(reader, there), back: back.reaches ? `yes, ${inWords(reader, back)}` : `no: ${back.why}` },
+    why: inWords(reader, there),
+    back: back.reaches ? `yes, ${inWords(reader, back)}` : `no: ${back.why}`,
   };
 }
 

@@ -5,10 +5,20 @@ import { routeSample, type RouteForm } from './route-text.js';
 
 test('a form is read off the sample route', () => {
   expect(readRouteForm('Plant LAN > 10.0.0.1 / rack > 0')).toEqual({
-    ...{ separator: ' / ', joint: ' > ', hopOrder: 'way first', named: true, firstPort: true, quote: '' },
+    separator: ' / ',
+    joint: ' > ',
+    hopOrder: 'way first',
+    named: true,
+    firstPort: true,
+    quote: '',
   });
   expect(readRouteForm('"2,10.0.0.1,1,0"')).toEqual({
-    ...{ separator: ',', joint: ',', hopOrder: 'way first', named: false, firstPort: true, quote: '"' },
+    separator: ',',
+    joint: ',',
+    hopOrder: 'way first',
+    named: false,
+    firstPort: true,
+    quote: '"',
   });
   expect(readRouteForm('10.0.0.1;1:0')).toMatchObject({ separator: ';', joint: ':', firstPort: false, named: false });
   expect(readRouteForm('10.0.0.1@Plant LAN | 0@rack')).toMatchObject({ hopOrder: 'address first', named: true });
@@ -25,8 +35,12 @@ test.each([
 
 const mark = fc.constantFrom(',', ';', ':', ' / ', ' > ', '\\', ' → ', '|', '-');
 const form: fc.Arbitrary<RouteForm> = fc.record({
-  ...{ separator: mark, joint: mark, hopOrder: fc.constantFrom(...HOP_ORDERS) },
-  ...{ named: fc.boolean(), firstPort: fc.boolean(), quote: fc.constantFrom('', '"', "'") },
+  separator: mark,
+  joint: mark,
+  hopOrder: fc.constantFrom(...HOP_ORDERS),
+  named: fc.boolean(),
+  firstPort: fc.boolean(),
+  quote: fc.constantFrom('', '"', "'"),
 });
 
 test('whatever the form, its own sample gives it back, up to writing the same sample', () => {

@@ -13,9 +13,17 @@ const faults = (text: string, project = plant) =>
 const RIGHT = 'Net 1 > 10.0.1.2 / Net 2 > 10.0.2.9 / rack > 0';
 
 const hop = (number: number, name: string, address: string): RouteHop => ({
-  ...{ kind: 'network', from: '', to: '', fromPort: null, toPort: null, network: null, silent: false, conditions: [] },
+  kind: 'network',
+  from: '',
+  to: '',
+  fromPort: null,
+  toPort: null,
+  network: null,
+  silent: false,
+  conditions: [],
   lets: [],
-  ...{ way: { number, name }, address },
+  way: { number, name },
+  address,
 });
 const forms = fc.record({
   separator: fc.constantFrom(' / ', ', ', ';', '\\'),

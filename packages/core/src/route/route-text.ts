@@ -6,7 +6,12 @@ import type { RouteHop } from './hop.js';
 
 /** How a route is written where the profile says nothing. */
 export const ASSUMED_ROUTE_TEXT: Omit<RouteText, 'source'> = {
-  ...{ separator: ' / ', joint: ' > ', hopOrder: 'way first', named: true, firstPort: true, quote: '' },
+  separator: ' / ',
+  joint: ' > ',
+  hopOrder: 'way first',
+  named: true,
+  firstPort: true,
+  quote: '',
 };
 export type RouteForm = Omit<RouteText, 'source'>;
 

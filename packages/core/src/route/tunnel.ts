@@ -50,7 +50,9 @@ export function tunnelConditions(reader: Reader, arrived: Port, caller: Port): C
   const shared = pool.ok ? sharedWith(reader, pool.value, [arrived.station, caller.station]) : null;
   return [
     {
-      ...{ holds: text === '' ? null : pool.ok && shared === null, code: 'ROU 3', cell },
+      holds: text === '' ? null : pool.ok && shared === null,
+      code: 'ROU 3',
+      cell,
       short: `a tunnel of its own, ${text}`,
       must: `the tunnel of ${name} gives callers addresses of a pool of its own, ${text || 'not known yet'}`,
       found: pool.ok ? `${text} shares addresses with ${shared ?? ''}` : `${pool.found}; ${pool.expected}`,

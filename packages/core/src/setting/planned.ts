@@ -71,7 +71,11 @@ export function plannedOf(reader: Reader, field: string): Planned | null {
       // An end that is only called by a tool holds nothing.
       if (claims.length === 0 && Object.keys(end.told).length === 0) return null;
       const count =
-        claims.length === 0 ? 'what it was told' : claims.length === 1 ? '1 block' : `${claims.length} blocks`;
+        claims.length === 0
+          ? 'what is entered about others'
+          : claims.length === 1
+            ? '1 block'
+            : `${claims.length} blocks`;
       const timing = [exchange.protocol, exchange.transfer, exchange.cadence, exchange.timeout ?? null];
       return whole('end', id, `its end of ${exchange.name}`, [count], [held, timing, claims]);
     }

@@ -72,7 +72,9 @@ test('how it is changed, for which firmware, and what is not understood', () => 
   expect(field(known, id).setting).toMatchObject({ id: 'set1', how: 'by serial line first', firmware: '4.x' });
   expect(field(typed(known, id, 'how', ''), id).setting).not.toHaveProperty('how');
   const wrong = typedAt(known, id, 'state', 'perhaps');
-  expect(wrong.problem).toContain('“perhaps” is not a valid state; write not sent, sent, in force after a restart, in force');
+  expect(wrong.problem).toContain(
+    '“perhaps” is not a valid state; write not sent, sent, in force after a restart, in force',
+  );
   expect(typedAt(known, id, 'firmware', 'new').problem).toContain('“new” is not a valid revision');
 });
 

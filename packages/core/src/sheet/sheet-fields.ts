@@ -27,39 +27,57 @@ interface SheetColumnField extends SheetField {
 const COLUMNS = {
   name: {
     headings: ['name', 'tag', 'symbol', 'variable', 'signal', 'item'],
-    ...{ title: 'Tag', path: 'name', ofValue: 'name', under: 'slot', examples: ['Pump_Duty'] },
+    title: 'Tag',
+    path: 'name',
+    ofValue: 'name',
+    under: 'slot',
+    examples: ['Pump_Duty'],
     help: 'What this end calls the block, or the value in it.',
   },
   direction: {
     headings: ['direction', 'writes/reads', 'in/out', 'r/w'],
-    ...{ title: 'Writes or reads', path: 'direction', ofValue: null, under: 'open' },
-    ...{ examples: ['writes', 'r', 'both'], options: ['writes', 'reads', 'both'] },
+    title: 'Writes or reads',
+    path: 'direction',
+    ofValue: null,
+    under: 'open',
+    examples: ['writes', 'r', 'both'],
+    options: ['writes', 'reads', 'both'],
     help: 'Whether this end puts the data there, takes it, or both.',
   },
   area: {
     headings: ['area', 'region'],
-    ...{ title: 'Area, unit', path: 'place', ofValue: 'unit', under: null, examples: [] },
+    title: 'Area, unit',
+    path: 'place',
+    ofValue: 'unit',
+    under: null,
+    examples: [],
     help: 'The memory that the address lies in; of a value, what its number counts: bar, 0.1 °C.',
   },
   address: {
     headings: ['address', 'register', 'reg', 'reference', 'location', 'offset'],
-    ...{ title: 'Address', path: 'place', ofValue: 'offset', under: 'told', examples: ['%MW300', '%MX300.0'] },
+    title: 'Address',
+    path: 'place',
+    ofValue: 'offset',
+    under: 'told',
+    examples: ['%MW300', '%MX300.0'],
     help: 'Where it begins, as this station writes addresses; or the name of a tag.',
   },
   length: {
     headings: ['length', 'size', 'words', 'count'],
-    ...{ title: 'Length', path: 'length', ofValue: null, under: 'header', examples: ['6', '6 words', '12 bytes'] },
+    title: 'Length',
+    path: 'length',
+    ofValue: null,
+    under: 'header',
+    examples: ['6', '6 words', '12 bytes'],
     help: 'How long the block is; a number alone counts units of its address.',
   },
   type: {
     headings: ['type', 'data type', 'datatype', 'format'],
-    ...{
-      title: 'Type',
-      path: 'type',
-      ofValue: 'type',
-      under: 'swap',
-      examples: ['REAL', 'ARRAY [0..2] OF INT', 'INT ×3'],
-    },
+    title: 'Type',
+    path: 'type',
+    ofValue: 'type',
+    under: 'swap',
+    examples: ['REAL', 'ARRAY [0..2] OF INT', 'INT ×3'],
     help: 'An elementary type of IEC 61131-3, an array of one, or a structure of the project.',
   },
 } as const satisfies Record<string, SheetColumnField>;
@@ -72,23 +90,35 @@ export const SHEET_COLUMNS = Object.keys(COLUMNS) as readonly SheetColumn[];
 export const SECOND_FIELDS: Readonly<Record<SecondLineColumn, SheetField>> = {
   slot: { title: 'Slot', path: 'slot', help: 'The slot of the coupler on this end’s side.', examples: ['2'] },
   trigger: {
-    ...{ title: 'Trigger', path: 'trigger', examples: [TRIGGERS[0]], options: TRIGGERS },
+    title: 'Trigger',
+    path: 'trigger',
+    examples: [TRIGGERS[0]],
+    options: TRIGGERS,
     help: 'What moves it, in place of the exchange’s cadence.',
   },
   open: {
-    ...{ title: 'Access from others', path: 'open', examples: [OPENNESS[0]], options: OPENNESS },
+    title: 'Access from others',
+    path: 'open',
+    examples: [OPENNESS[0]],
+    options: OPENNESS,
     help: 'Of data that is offered by name: whether others may use it.',
   },
   told: {
-    ...{ title: 'Partner’s address', path: 'toldPlace', examples: ['w1264'] },
+    title: 'Partner’s address',
+    path: 'toldPlace',
+    examples: ['w1264'],
     help: 'The other end’s place as it was entered here.',
   },
   header: {
-    ...{ title: 'Header', path: 'header', examples: ['1 word', '2 bytes'] },
+    title: 'Header',
+    path: 'header',
+    examples: ['1 word', '2 bytes'],
     help: 'What stands before the payload; it is counted in the length.',
   },
   swap: {
-    ...{ title: 'Swap', path: 'swap', examples: ['bytes swapped'] },
+    title: 'Swap',
+    path: 'swap',
+    examples: ['bytes swapped'],
     help: 'What this end swaps, in place of what its end swaps everywhere.',
   },
 };
@@ -108,5 +138,4 @@ export function columnOf(path: string): { column: SheetColumn; second: boolean }
 }
 
 /** The column that shows a field of a value. */
-export const columnOfValue = (path: string): SheetColumn =>
-  SHEET_COLUMNS.find((one) => SHEET_FIELDS[one].ofValue === path) ?? 'name';
+export const columnOfValue = (path: string): SheetColumn => SHEET_COLUMNS.find((one) => SHEET_FIELDS[one].ofValue === path) ?? 'name';

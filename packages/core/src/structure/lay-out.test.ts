@@ -22,7 +22,9 @@ const frame = (layout: Partial<FullLayout>): Frame => {
 };
 
 const structure = (id: string, members: readonly [string, Partial<TypeRef>][]): Structure => ({
-  ...{ id, order: 10, name: id },
+  id,
+  order: 10,
+  name: id,
   members: Object.fromEntries(
     members.map(([name, type], i) => [
       `m${i}`,
@@ -117,7 +119,14 @@ test('members never overlap, keep their order, and begin where their alignment a
   const list = fc.array(fc.tuple(base, fc.integer({ min: 1, max: 4 })), { minLength: 1, maxLength: 12 });
   const alignment = fc.constantFrom('1', '2', '4', '8', 'natural' as const);
   const BITS: Record<string, number> = {
-    ...{ BYTE: 8, SINT: 8, INT: 16, WORD: 16, DINT: 32, REAL: 32, LINT: 64, LREAL: 64 },
+    BYTE: 8,
+    SINT: 8,
+    INT: 16,
+    WORD: 16,
+    DINT: 32,
+    REAL: 32,
+    LINT: 64,
+    LREAL: 64,
   };
   fc.assert(
     fc.property(list, alignment, (members, rule) => {
@@ -158,7 +167,9 @@ test('a member is typed with its type at once; one that would lead back to its s
   const outer = PROJECT.get('structure', 'outer')!;
   const inner = PROJECT.get('structure', 'inner')!;
   expect(addMember(PROJECT, inner, 'new', 'Speed REAL ×2').changes[0]!.after).toEqual({
-    ...{ order: 11, name: 'Speed', type: { base: 'REAL', count: 2 } },
+    order: 11,
+    name: 'Speed',
+    type: { base: 'REAL', count: 2 },
   });
   // A name may have spaces where no type follows.
   expect(addMember(PROJECT, inner, 'new', 'Motor speed').changes[0]!.after).toMatchObject({

@@ -6,14 +6,20 @@ import { added, applied, edited } from '../testing/two-stations.testing.js';
 import { planSeries, seriesChanges } from './series-plan.js';
 
 const series = (rest: Partial<TagSeries> = {}): TagSeries => ({
-  ...{ id: 'doors', order: 10, station: 'sa', sample: 'Door_08', count: 3 },
-  ...{ type: { base: 'BOOL', count: 1 }, place: { area: 'areaa', view: 'va', number: 400, bit: 14 } },
+  id: 'doors',
+  order: 10,
+  station: 'sa',
+  sample: 'Door_08',
+  count: 3,
+  type: { base: 'BOOL', count: 1 },
+  place: { area: 'areaa', view: 'va', number: 400, bit: 14 },
   ...rest,
 });
 let next = 0;
 const made = (project: Project, of: TagSeries) =>
   applied(project, {
-    ...{ id: `s${next}`, label: '' },
+    id: `s${next}`,
+    label: '',
     changes: seriesChanges(project, of, planSeries(project, of), () => `st${++next}`),
   });
 const doors = (project: Project) =>

@@ -69,8 +69,13 @@ export function seriesChanges(project: Project, series: TagSeries, plan: SeriesP
       continue;
     }
     const tag: Tag = {
-      ...{ id: newId(), order, station: series.station, name: planned.name },
-      ...{ type: series.type, place: planned.place, series: series.id },
+      id: newId(),
+      order,
+      station: series.station,
+      name: planned.name,
+      type: series.type,
+      place: planned.place,
+      series: series.id,
       ...(series.access ? { access: series.access } : {}),
       ...(series.internal ? { internal: true } : {}),
     };

@@ -92,7 +92,11 @@ export const bitLane: fc.Arbitrary<BitLane> = fc
     const length = last.from + last.count + (blocks === 'none' ? spare : 0);
     const make = (e: typeof a, block: boolean): BitEnd => ({
       ...e.memory,
-      ...{ first: e.first, length, block, kind: e.table, runs: list },
+      first: e.first,
+      length,
+      block,
+      kind: e.table,
+      runs: list,
     });
     const source = make(a, blocks === 'source' || blocks === 'two');
     const sink = make(b, blocks === 'sink' || blocks === 'two');
@@ -155,7 +159,12 @@ export function projectOf({ source, sink, told, both, caller }: BitLane): Projec
     words: 10_000,
     views: {
       [id]: {
-        ...{ order: 1, name: 'view', notation: 'prefix and number', prefix: id, unit: e.unit as Unit, first: 0 },
+        order: 1,
+        name: 'view',
+        notation: 'prefix and number',
+        prefix: id,
+        unit: e.unit as Unit,
+        first: 0,
         bitNumbering: e.fromBottom ? 'from the bottom' : 'from the top',
       },
     },

@@ -102,7 +102,12 @@ export function projectOf(lane: BlockLane): Project {
     words: 10_000,
     views: {
       [id]: {
-        ...{ order: 1, name: 'view', notation: 'prefix and number', prefix: id, unit: end.unit as Unit, first: 0 },
+        order: 1,
+        name: 'view',
+        notation: 'prefix and number',
+        prefix: id,
+        unit: end.unit as Unit,
+        first: 0,
         bitNumbering: end.bitsFromBottom ? 'from the bottom' : 'from the top',
       },
     },

@@ -9,8 +9,14 @@ export const words = (count: number) => ({ count, unit: 16 as const });
 export function copying(copy: Partial<MemoryCopy> = {}, ...edits: FieldEdit[]): Project {
   const base = smallPlant();
   const made = added(base, 'copy', {
-    ...{ id: 'copy', order: 10, station: 'sa', name: 'Handed on', length: words(4), reader: 'sb' },
-    ...{ from: at('areaa', 'va', 320), to: at('areaa', 'va', 600) },
+    id: 'copy',
+    order: 10,
+    station: 'sa',
+    name: 'Handed on',
+    length: words(4),
+    reader: 'sb',
+    from: at('areaa', 'va', 320),
+    to: at('areaa', 'va', 600),
     ...copy,
   });
   const lane = added(made, 'lane', { id: 'on', order: 90, exchange: 'x', items: {} });

@@ -258,7 +258,8 @@ export function projectOf({ source, sink, carries, told, alike, says, slots }: R
   const a = put(ca, source, 'u', 'areaa');
   const b = put(cb, sink, 'v', 'areab');
   const first = (end: LaneEnd, view: string, station: string): Area => ({
-    ...{ ...newArea(`first${view}`, 1, station, 'First'), ...area(end, view) },
+    ...newArea(`first${view}`, 1, station, 'First'),
+    ...area(end, view),
   });
   const project = edited(
     alike ? added(base, 'area', first(source, 'u', 'sa'), first(sink, 'v', 'sb')) : base,

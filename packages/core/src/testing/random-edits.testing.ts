@@ -33,7 +33,9 @@ export function smallPlant(): Project {
   const area = added(port, 'area', { ...newArea('areac', 10, 'sc', 'Memory'), words: 400 });
   const exchange = added(area, 'exchange', {
     ...newExchange('y', 20, 'Second', 'other'),
-    ...{ cadence: 100, onLoss: DECIDED, watchedBy: 'lane3' },
+    cadence: 100,
+    onLoss: DECIDED,
+    watchedBy: 'lane3',
   });
   const ends = added(
     exchange,
@@ -102,15 +104,30 @@ export function smallPlant(): Project {
 export function taggedPlant(): Project {
   const base = smallPlant();
   const tag = (id: string, station: string, name: string, base_: string, rest: object = {}) => ({
-    ...{ id, order: 20, station, name, type: { base: base_, count: base_ === 'REAL' ? 2 : 1 }, place: null },
+    id,
+    order: 20,
+    station,
+    name,
+    type: { base: base_, count: base_ === 'REAL' ? 2 : 1 },
+    place: null,
     ...rest,
   });
   const series = added(base, 'series', {
-    ...{ id: 'doors', order: 10, station: 'sb', sample: 'Door_1', count: 2 },
-    ...{ type: { base: 'BOOL', count: 1 }, place: null },
+    id: 'doors',
+    order: 10,
+    station: 'sb',
+    sample: 'Door_1',
+    count: 2,
+    type: { base: 'BOOL', count: 1 },
+    place: null,
   });
   const imported = added(series, 'import', {
-    ...{ id: 'imp', order: 10, station: 'sc', file: 'c.csv', format: 'CSV', at: '2026-05-01T08:00:00Z' },
+    id: 'imp',
+    order: 10,
+    station: 'sc',
+    file: 'c.csv',
+    format: 'CSV',
+    at: '2026-05-01T08:00:00Z',
     became: { added: 1, changed: 0, dropped: 0, unchanged: 0 },
   });
   const tags = added(
@@ -122,8 +139,12 @@ export function taggedPlant(): Project {
     tag('spare', 'sa', 'Spare', 'INT', { internal: true }),
   );
   const exchange = added(tags, 'exchange', {
-    ...{ ...newExchange('map', 25, 'Map', 'other'), kind: 'tag map', binding: 'by name' },
-    ...{ cadence: 100, onLoss: DECIDED, watchedBy: 'lane6' },
+    ...newExchange('map', 25, 'Map', 'other'),
+    kind: 'tag map',
+    binding: 'by name',
+    cadence: 100,
+    onLoss: DECIDED,
+    watchedBy: 'lane6',
   });
   const ends = added(
     exchange,
@@ -153,12 +174,30 @@ function withWiring(project: Project): Project {
     ...rest,
   });
   const landing = (id: string, station: string, module: string, rest: Partial<Landing>): Landing => ({
-    ...{ id, order: 10, station, module, role: 'owner', inputsAt: null, outputsAt: null, slot: null },
-    ...{ inputs: null, outputs: null, orderCode: 'DO-16', accepted: '4.6' },
+    id,
+    order: 10,
+    station,
+    module,
+    role: 'owner',
+    inputsAt: null,
+    outputsAt: null,
+    slot: null,
+    inputs: null,
+    outputs: null,
+    orderCode: 'DO-16',
+    accepted: '4.6',
     ...rest,
   });
   const module = (id: string, slot: number, kind: ModuleKind, outputs: number): Module => ({
-    ...{ id, order: slot, name: id, rack: 'rack', slot, kind, orderCode: 'DO-16', inputs: 0, outputs },
+    id,
+    order: slot,
+    name: id,
+    rack: 'rack',
+    slot,
+    kind,
+    orderCode: 'DO-16',
+    inputs: 0,
+    outputs,
     found: { orderCode: 'DO-16', revision: '4.6' },
   });
   const networks = added(
@@ -184,7 +223,15 @@ function withWiring(project: Project): Project {
   );
   const head = added(ports, 'station', { ...newStation('sd', 40, 'D'), roles: ['remote I/O head'] });
   const rack = added(head, 'rack', {
-    ...{ id: 'rack', order: 10, name: 'Rack', station: 'sd', size: 4, first: 0, gaps: false, zones: {}, takes: [] },
+    id: 'rack',
+    order: 10,
+    name: 'Rack',
+    station: 'sd',
+    size: 4,
+    first: 0,
+    gaps: false,
+    zones: {},
+    takes: [],
   });
   const modules = added(rack, 'module', module('m1', 0, 'head', 0), module('m2', 1, 'digital output', 2));
   const more = added(modules, 'module', module('m3', 2, 'digital output', 2));
@@ -239,8 +286,14 @@ function withService(project: Project): Project {
     ['station', 'sb', 'firmware', { cpu: { order: 10, part: 'CPU', version: '4.1' } }],
   );
   return added(stated, 'setting', {
-    ...{ id: 'set1', order: 10, station: 'sb', field: 'port portb address', state: 'in force', sent: '10.0.0.2' },
-    ...{ by: 'R. Vale', at: '2026-05-12T08:00:00Z' },
+    id: 'set1',
+    order: 10,
+    station: 'sb',
+    field: 'port portb address',
+    state: 'in force',
+    sent: '10.0.0.2',
+    by: 'R. Vale',
+    at: '2026-05-12T08:00:00Z',
   });
 }
 
@@ -248,11 +301,19 @@ function withService(project: Project): Project {
 function withInside(project: Project): Project {
   const at = (number: number) => ({ area: 'areac', view: 'vb', number });
   const copied = added(project, 'copy', {
-    ...{ id: 'copy1', order: 10, station: 'sc', name: 'Handed on', from: at(200), to: at(240) },
-    ...{ length: { count: 4, unit: 16 }, reader: null },
+    id: 'copy1',
+    order: 10,
+    station: 'sc',
+    name: 'Handed on',
+    from: at(200),
+    to: at(240),
+    length: { count: 4, unit: 16 },
+    reader: null,
   });
   const structure = added(copied, 'structure', {
-    ...{ id: 'str1', order: 10, name: 'Drive' },
+    id: 'str1',
+    order: 10,
+    name: 'Drive',
     members: {
       m1: { order: 10, name: 'State', type: { base: 'BYTE', count: 1 } },
       m2: { order: 20, name: 'Speed', type: { base: 'INT', count: 1 } },
@@ -260,7 +321,12 @@ function withInside(project: Project): Project {
   });
   const level = edited(structure, ['project', 'project', 'loadLevel', 1]);
   return added(level, 'tag', {
-    ...{ id: 'tag1', order: 10, station: 'sa', name: 'Duty', type: { base: 'REAL', count: 2 }, place: null },
+    id: 'tag1',
+    order: 10,
+    station: 'sa',
+    name: 'Duty',
+    type: { base: 'REAL', count: 2 },
+    place: null,
   });
 }
 

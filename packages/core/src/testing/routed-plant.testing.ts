@@ -10,14 +10,30 @@ import type { ModuleKind, Traffic } from '../model/words.js';
 const S = 'assumed for the example';
 
 const port = (id: string, station: string, network: string, address: string, rest: Partial<Port> = {}): Port => ({
-  ...{ ...newPort(id, 10, station, network), name: id, address },
+  ...newPort(id, 10, station, network),
+  name: id,
+  address,
   ...rest,
 });
 const plugged = (id: string, slot: number, kind: ModuleKind): Module => ({
-  ...{ id, order: slot, name: id, rack: 'rack', slot, kind, orderCode: 'M', inputs: 0, outputs: 0 },
+  id,
+  order: slot,
+  name: id,
+  rack: 'rack',
+  slot,
+  kind,
+  orderCode: 'M',
+  inputs: 0,
+  outputs: 0,
 });
 const route = (id: string, order: number, to: string, traffic: Traffic, stated: string): Route => ({
-  ...{ id, order, from: 'a', to, port: 'a1', traffic, stated },
+  id,
+  order,
+  from: 'a',
+  to,
+  port: 'a1',
+  traffic,
+  stated,
 });
 
 /**
@@ -30,7 +46,13 @@ export function routedPlant(): Project {
     project: [{ id: 'project', name: 'Routes' }],
     profile: [
       {
-        ...{ id: 'router', order: 10, name: 'Router', layout: {}, views: {}, limits: {}, words: {} },
+        id: 'router',
+        order: 10,
+        name: 'Router',
+        layout: {},
+        views: {},
+        limits: {},
+        words: {},
         nameRule: { caseMatters: false, source: S },
         forwards: {
           requests: { what: 'requests', source: S },
@@ -41,7 +63,9 @@ export function routedPlant(): Project {
     station: [
       newStation('a', 10, 'A'),
       {
-        ...{ ...newStation('r', 20, 'R'), roles: ['router'], profile: 'router' },
+        ...newStation('r', 20, 'R'),
+        roles: ['router'],
+        profile: 'router',
         firmware: { f: { order: 10, part: '', version: '2.10' } },
       },
       newStation('t', 30, 'T'),
@@ -79,11 +103,23 @@ export function routedPlant(): Project {
     ],
     helper: [
       {
-        ...{ id: 'helper', order: 10, station: 'd', standsFor: 'r', route: 'to-d', drawnAs: 'router', address: '5' },
+        id: 'helper',
+        order: 10,
+        station: 'd',
+        standsFor: 'r',
+        route: 'to-d',
+        drawnAs: 'router',
+        address: '5',
         presence: 'planned',
       },
       {
-        ...{ id: 'other', order: 20, station: 'd', standsFor: 'k', route: 'to-d', drawnAs: 'router', address: '7' },
+        id: 'other',
+        order: 20,
+        station: 'd',
+        standsFor: 'k',
+        route: 'to-d',
+        drawnAs: 'router',
+        address: '7',
         presence: 'planned',
       },
     ],

@@ -9,7 +9,10 @@ let made = 0;
 
 /** What a text is typed with in a test; `set1` is the first thing that is made so. */
 export const typing = (project: Project = Project.of({}), newId = () => `set${++made}`): Editing => ({
-  ...{ project, newId, by: 'R. Vale', at: '2026-05-12T08:00:00Z' },
+  project,
+  newId,
+  by: 'R. Vale',
+  at: '2026-05-12T08:00:00Z',
 });
 
 type Listed = { [key: string]: unknown };
@@ -26,11 +29,13 @@ export const entryOf = <
 ): Entry<K, E> => ({ entity, key, entry: (entity[list] as Listed | null | undefined)?.[key] as E });
 
 export const permittedOf = (route: EntityOf['route'], key: string): Entry<'route', PermittedText> => ({
-  ...{ entity: route, key },
+  entity: route,
+  key,
   entry: route.built!.permitted[key]!,
 });
 
 export const partOf = (block: MemberBlock, key: string): { block: MemberBlock; key: string; part: BlockMember } => ({
-  ...{ block, key },
+  block,
+  key,
   part: block.members![key]!,
 });

@@ -4,7 +4,12 @@ export type NearKind = (typeof NEAR_KINDS)[number];
 
 /** How sure it is that two such names mean the same, 0 to 100. */
 export const NEAR_SCORES: Record<NearKind, number> = {
-  ...{ same: 100, case: 95, separators: 90, 'width of digits': 85, transposed: 70, 'one letter': 60 },
+  same: 100,
+  case: 95,
+  separators: 90,
+  'width of digits': 85,
+  transposed: 70,
+  'one letter': 60,
 };
 
 export const NEAR_WORDS: Record<NearKind, string> = {

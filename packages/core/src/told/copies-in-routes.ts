@@ -26,7 +26,9 @@ function inTexts(project: Project, route: Route, network: Network, port: Port, t
   const typed = [
     { text: route.stated, path: ['stated'], to: route.to },
     ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text, to }]) => ({
-      ...{ text, path: ['built', 'permitted', key, 'text'], to: to ?? route.to },
+      text,
+      path: ['built', 'permitted', key, 'text'],
+      to: to ?? route.to,
     })),
   ];
   return typed.flatMap(({ text, path, to }): Found[] => {
@@ -39,7 +41,9 @@ function inTexts(project: Project, route: Route, network: Network, port: Port, t
         holder: route.from,
         where: `to ${project.get('station', to)?.name ?? ''}`,
         field: path[0] === 'stated' ? 'route text' : 'permitted text',
-        ...{ value: hop.address, truth, state: same(hop.address, truth) ? 'as it is' : 'its former address' },
+        value: hop.address,
+        truth,
+        state: same(hop.address, truth) ? 'as it is' : 'its former address',
       },
     ];
   });
@@ -61,8 +65,11 @@ function inHelpers(project: Project, network: Network, port: Port, truth: string
     return [
       {
         cell: { kind: 'helper', id: helper.id, path: ['address'] },
-        ...{ holder: helper.station, where: `drawn in as ${helper.drawnAs}`, field: 'helper object' },
-        ...{ value: typed, truth },
+        holder: helper.station,
+        where: `drawn in as ${helper.drawnAs}`,
+        field: 'helper object',
+        value: typed,
+        truth,
         state: same(typed, truth) ? 'as it is' : former ? 'its former address' : 'another',
       },
     ];

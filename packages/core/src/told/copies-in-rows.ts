@@ -31,9 +31,11 @@ function ofEnd(project: Project, port: Port, exchange: Exchange, end: End): Omit
     return [
       {
         cell: { kind: 'claim', id: first.id, path: ['toldStation'] },
-        ...{ holder: station.id, where: exchange.name },
+        holder: station.id,
+        where: exchange.name,
         field: more.length === 0 ? 'a row' : `${more.length + 1} rows`,
-        ...{ value: text, truth: formatStationText(template, { ...read.value, address: port.address.trim() }) },
+        value: text,
+        truth: formatStationText(template, { ...read.value, address: port.address.trim() }),
         state: state ? 'as it is' : former ? 'its former address' : 'another',
       },
     ];

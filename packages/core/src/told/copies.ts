@@ -66,7 +66,9 @@ export function copiesOf(project: Project, port: Port): Copy[] {
           holder: end.station,
           where: exchange!.name,
           field: TOLD_WORDS[told.field],
-          ...{ value: told.told, truth: told.truth, state: stateOf(told) },
+          value: told.told,
+          truth: told.truth,
+          state: stateOf(told),
         });
       }
     }
@@ -122,8 +124,12 @@ function same(a: string, b: string): boolean {
 export function tickCopy(project: Project, copy: Copy, id: string, name: string, at: string): Change[] {
   const known = [...project.all('tick')].find((tick) => tick.copy === copy.id);
   const tick: Tick = {
-    ...{ id: known?.id ?? id, order: known?.order ?? orderAfter(project.all('tick')), copy: copy.id },
-    ...{ value: copy.truth, name, at },
+    id: known?.id ?? id,
+    order: known?.order ?? orderAfter(project.all('tick')),
+    copy: copy.id,
+    value: copy.truth,
+    name,
+    at,
   };
   const change: Change = { kind: 'tick', id: tick.id, path: [], after: { ...tick } };
   return known ? [{ ...change, before: { ...known } }] : [change];

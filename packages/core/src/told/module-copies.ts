@@ -24,7 +24,9 @@ export function copiesOfModule(project: Project, module: Module): Copy[] {
               cell: { kind: 'landing', id: landing.id, path: [path] },
               holder: landing.station,
               where: module.name || module.kind,
-              ...{ field, value, truth },
+              field,
+              value,
+              truth,
               state: value === truth ? 'as it is' : value === '' ? 'not told' : 'another',
             },
           ];

@@ -63,7 +63,11 @@ test('typed into a cell: short and whole addresses, a purpose, free; the old add
 test('a new member of a line takes over its settings, and the next free unit', () => {
   const next = done(smallPlant(), 'sd', 'line', null, 'free');
   expect(next.get('port', 'fresh')).toMatchObject({
-    ...{ unit: 13, serial: '9600 8E1', electrical: 'RS-485', lineRole: 'answers', network: 'line' },
+    unit: 13,
+    serial: '9600 8E1',
+    electrical: 'RS-485',
+    lineRole: 'answers',
+    network: 'line',
   });
   const radio = done(smallPlant(), 'sd', 'air', null, '9');
   expect(radio.get('port', 'fresh')?.radio).toMatchObject({ sort: 'end unit', number: '9', id: '7' });

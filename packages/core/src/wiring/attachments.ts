@@ -39,7 +39,11 @@ function rowsOf(project: Project, station: Station): AttachmentRow[] {
   }
   const passes = passesOf(station);
   const row = (ports: Record<string, Port>, port: Port | null, first: boolean): AttachmentRow => ({
-    ...{ station, ports, loose: port, first, passes: first ? passes : null },
+    station,
+    ports,
+    loose: port,
+    first,
+    passes: first ? passes : null,
   });
   return [...lines.map((ports, i) => row(ports, null, i === 0)), ...loose.map((port) => row({}, port, false))];
 }

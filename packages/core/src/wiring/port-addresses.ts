@@ -16,7 +16,9 @@ export interface PortAddress {
 export function addressesOf(port: Port): PortAddress[] {
   const own: PortAddress = { address: port.address, mask: port.mask, how: port.how ?? 'by hand', path: ['address'] };
   const further = entriesInOrder(port.further ?? {}).map(([key, { address, mask, how }]) => ({
-    ...{ address, mask, how },
+    address,
+    mask,
+    how,
     path: ['further', key, 'address'],
   }));
   return [own, ...further];

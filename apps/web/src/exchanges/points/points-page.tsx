@@ -53,13 +53,17 @@ export function PointsPage() {
         { text: point.name },
         mine
           ? known(mine.signal ?? '', {
-              ...{ options: SIGNAL_KINDS, show: point.signal ?? 'not known', muted: !mine.signal },
+              options: SIGNAL_KINDS,
+              show: point.signal ?? 'not known',
+              muted: !mine.signal,
               differs: wrongTag(mine.id, 'signal'),
             })
           : { text: '' },
         claim
           ? known(claim.toldPlace ?? '', {
-              ...{ show: point.asks, muted: !claim.toldPlace, mono: binding !== 'by name' },
+              show: point.asks,
+              muted: !claim.toldPlace,
+              mono: binding !== 'by name',
               differs: wrongClaim(claim.id, 'toldPlace') || (mine !== undefined && wrongTag(mine.id, 'name')),
             })
           : { text: '' },
@@ -74,7 +78,9 @@ export function PointsPage() {
         { text: point.usual ?? '', muted: point.usual === point.table, differs: differsFrom(point) },
         mine
           ? known(mine.element ?? '', {
-              ...{ options: point.elements, show: mine.element ?? point.elements[0] ?? '', muted: !mine.element },
+              options: point.elements,
+              show: mine.element ?? point.elements[0] ?? '',
+              muted: !mine.element,
               differs: wrongTag(mine.id, 'element'),
             })
           : { text: '' },

@@ -58,7 +58,11 @@ export function listRows(table: TextTable, heading: number, columns: ColumnChoic
     const [quantity, slot] = [numberIn(text('quantity')), numberIn(text('slot'))];
     const aside = NO_MODULES.find(([word]) => word.test(description))?.[1] ?? null;
     const row: ListRow = {
-      ...{ line, station, orderCode, description, revision: text('revision') },
+      line,
+      station,
+      orderCode,
+      description,
+      revision: text('revision'),
       slot: typeof slot === 'number' && Number.isInteger(slot) ? slot : null,
       quantity: typeof quantity === 'number' ? quantity : 1,
       kind: KINDS.find(([word]) => word.test(words))?.[1] ?? 'other',

@@ -107,7 +107,15 @@ function slotFault(rack: Rack, row: ListRow, slot: number, taken: number | undef
 
 /** A rack whose size comes from what is put into it. */
 const newRack = (station: string, id: string): Rack => ({
-  ...{ id, order: 10, name: 'Rack', station, size: 0, first: 0, gaps: true, zones: {}, takes: [] },
+  id,
+  order: 10,
+  name: 'Rack',
+  station,
+  size: 0,
+  first: 0,
+  gaps: true,
+  zones: {},
+  takes: [],
 });
 
 const sizeFor = (rack: Rack, modules: readonly ListedModule[]): number => {
@@ -128,8 +136,15 @@ function listed(
   const seen: SeenModule = { orderCode: row.orderCode, revision: row.revision, source };
   if (!match) {
     const module: Module = {
-      ...{ id: newId(), order: orderAfter([]) + position * 10, name: row.description || row.orderCode, rack: rack.id },
-      ...{ slot, kind: row.kind, orderCode: row.orderCode, inputs: row.inputs ?? 0, outputs: row.outputs ?? 0 },
+      id: newId(),
+      order: orderAfter([]) + position * 10,
+      name: row.description || row.orderCode,
+      rack: rack.id,
+      slot,
+      kind: row.kind,
+      orderCode: row.orderCode,
+      inputs: row.inputs ?? 0,
+      outputs: row.outputs ?? 0,
       listed: seen,
     };
     return { row, what: 'added', station, module, differs: [] };

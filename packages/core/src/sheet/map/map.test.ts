@@ -156,8 +156,17 @@ test('each byte is drawn where the byte machine finds it in the sink’s memory'
     'bytes and words': { bytes: true, words: 'pairs' },
   } as const;
   const machine = (highByteFirst: boolean, highRegisterFirst: boolean, swap: MachineEnd['swap']): MachineEnd => ({
-    ...{ wordBits: 16, unit: 16, bitsFromBottom: true, pairsSwapped: false, boolPacking: 'bit', boolsFromBottom: true },
-    ...{ textHeader: 0, wideCharacters: false, highByteFirst, highRegisterFirst, swap },
+    wordBits: 16,
+    unit: 16,
+    bitsFromBottom: true,
+    pairsSwapped: false,
+    boolPacking: 'bit',
+    boolsFromBottom: true,
+    textHeader: 0,
+    wideCharacters: false,
+    highByteFirst,
+    highRegisterFirst,
+    swap,
   });
   let crossed = 0;
   for (const byteOrder of orders)

@@ -12,22 +12,36 @@ function simulated(from = 701): Project {
   const base = smallPlant();
   const sim = added(base, 'station', { ...newStation('sim', 90, 'Sim'), roles: ['simulator'] });
   const module = added(sim, 'module', {
-    ...{ id: 'm4', order: 40, name: 'Inputs', rack: 'rack', slot: 3, kind: 'digital input', orderCode: 'DI-32' },
-    ...{ inputs: 4, outputs: 0 },
+    id: 'm4',
+    order: 40,
+    name: 'Inputs',
+    rack: 'rack',
+    slot: 3,
+    kind: 'digital input',
+    orderCode: 'DI-32',
+    inputs: 4,
+    outputs: 0,
   });
   const landing = added(module, 'landing', {
-    ...{ id: 'l9', order: 40, station: 'sa', module: 'm4', role: 'owner', outputsAt: null, slot: null },
-    ...{
-      inputsAt: { area: 'areaa', view: 'va', number: 700 },
-      inputs: null,
-      outputs: null,
-      orderCode: 'DI-32',
-      accepted: '',
-    },
+    id: 'l9',
+    order: 40,
+    station: 'sa',
+    module: 'm4',
+    role: 'owner',
+    outputsAt: null,
+    slot: null,
+    inputsAt: { area: 'areaa', view: 'va', number: 700 },
+    inputs: null,
+    outputs: null,
+    orderCode: 'DI-32',
+    accepted: '',
   });
   const moved = edited(landing, ['landing', 'l2', 'outputsAt', null], ['landing', 'l3', 'outputsAt', null]);
   const exchange = added(moved, 'exchange', {
-    ...{ ...newExchange('trial', 80, 'Trial', 'other'), kind: 'tag map', binding: 'by name', cadence: 100 },
+    ...newExchange('trial', 80, 'Trial', 'other'),
+    kind: 'tag map',
+    binding: 'by name',
+    cadence: 100,
   });
   let project = added(
     exchange,

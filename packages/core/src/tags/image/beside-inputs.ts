@@ -102,7 +102,10 @@ function runsOf(reader: Reader, memory: Memory, puts: readonly Use[], simulating
     else parts.push({ span, writers: names.join(), names, simulated: users.some((use) => simulating.includes(use)) });
   }
   return parts.map(({ span, names, simulated }) => ({
-    ...{ range: formatSpan(memory, span), bits: span.end - span.start, writers: names, simulated },
+    range: formatSpan(memory, span),
+    bits: span.end - span.start,
+    writers: names,
+    simulated,
   }));
 }
 

@@ -40,8 +40,13 @@ export function importChanges(
   const count = (what: Becomes) => rows.filter((row) => row.what === what).length;
   const dropped = drop ? plan.gone : [];
   const entry: TagImport = {
-    ...{ id: newId(), order: orderAfter(childrenOf(project, 'import', station)), station },
-    ...{ file: source.file, format: source.format, at: source.at, saved: source.saved },
+    id: newId(),
+    order: orderAfter(childrenOf(project, 'import', station)),
+    station,
+    file: source.file,
+    format: source.format,
+    at: source.at,
+    saved: source.saved,
     became: {
       added: count('added'),
       changed: count('changed'),

@@ -52,12 +52,10 @@ const NOTHING: RowDetail = { known: null, differs: NONE, bound: NONE, problem: n
 
 export const plannedTag = (list: TagList, { becomes, details }: ImportPlan, at: number): PlannedTag => ({
   ...(details.get(at) ?? NOTHING),
-  ...{
-    line: list.lines[at]!,
-    cells: list.rows[at]!,
-    name: said(list, list.rows[at]!, 'name'),
-    what: BECOMES[becomes[at]!]!,
-  },
+  line: list.lines[at]!,
+  cells: list.rows[at]!,
+  name: said(list, list.rows[at]!, 'name'),
+  what: BECOMES[becomes[at]!]!,
 });
 
 const EMPTY = BECOMES.indexOf('empty');

@@ -27,7 +27,10 @@ export const rowContext = (
   list: TagList,
   created: readonly Structure[],
 ): RowContext => ({
-  ...{ project, list, memories: memoriesOf(project, station), type: typeReader(project, created) },
+  project,
+  list,
+  memories: memoriesOf(project, station),
+  type: typeReader(project, created),
   fields: fieldsOf(list).map((field) => ({ field, at: list.columns[field]! })),
 });
 

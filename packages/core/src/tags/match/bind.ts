@@ -39,28 +39,43 @@ export function bindChanges(
     const type = readable(mine.type) ?? readable(theirs?.type ?? null);
     const there = theirs ? { area: theirs.id, view: IN_TAG, number: 0 } : place;
     const claim = (end: End, rest: Partial<Claim>): Claim => ({
-      ...{ id: newId(), lane, end: end.id, name: '', direction, place: null, swap: null, items: {}, toldPlace: null },
-      ...{ length: type ? lengthOf(type) : null, type },
+      id: newId(),
+      lane,
+      end: end.id,
+      name: '',
+      direction,
+      place: null,
+      swap: null,
+      items: {},
+      toldPlace: null,
+      length: type ? lengthOf(type) : null,
+      type,
       ...rest,
     });
     const theirType = readable(theirs?.type ?? null);
     const changes: Change[] = [
       put('lane', {
-        ...{ id: lane, order, exchange: exchange.id, items: {} },
+        id: lane,
+        order,
+        exchange: exchange.id,
+        items: {},
         ...(by === (exchange.binding ?? 'by address') ? {} : { binding: by }),
       }),
       put(
         'claim',
         claim(asking, {
-          ...{ name: mine.name, place: { area: mine.id, view: IN_TAG, number: 0 } },
-          ...{ toldPlace: toldOf(project, by, mine, theirs, place) },
+          name: mine.name,
+          place: { area: mine.id, view: IN_TAG, number: 0 },
+          toldPlace: toldOf(project, by, mine, theirs, place),
           ...(direction === 'both' ? { trigger: 'on change' as const } : {}),
         }),
       ),
       put(
         'claim',
         claim(asked, {
-          ...{ name: theirs?.name ?? mine.name, direction: TURNED[direction], place: there },
+          name: theirs?.name ?? mine.name,
+          direction: TURNED[direction],
+          place: there,
           ...(theirType ? { type: theirType, length: lengthOf(theirType) } : {}),
         }),
       ),

@@ -5,7 +5,13 @@ import { bindChanges } from './bind.js';
 import { reconcileTags } from './reconcile-tags.js';
 
 const tag = (id: string, station: string, name: string, rest: Partial<Tag> = {}): Tag => ({
-  ...{ id, order: 100, station, name, type: { base: 'INT', count: 1 }, place: null, access: 'read' },
+  id,
+  order: 100,
+  station,
+  name,
+  type: { base: 'INT', count: 1 },
+  place: null,
+  access: 'read',
   ...rest,
 });
 /** A asks C: two that match, one in another case, one that is nowhere, one not used; C has one more. */
@@ -45,7 +51,12 @@ test('face to face by name: bound, matched, nearly with why, left over on either
     [null, 'Extra', 'not asked for', ''],
   ]);
   expect(reconciled().counts).toEqual({
-    ...{ bound: 1, matched: 1, nearly: 2, 'left over': 1, 'not asked for': 1, 'not used': 1 },
+    bound: 1,
+    matched: 1,
+    nearly: 2,
+    'left over': 1,
+    'not asked for': 1,
+    'not used': 1,
   });
 });
 

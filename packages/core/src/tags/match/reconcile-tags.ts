@@ -78,7 +78,12 @@ export function reconcileTags(
     pairs.push({ mine: null, theirs: byId.get(id)!, place: null, state: 'not asked for', why: '', score: 0 });
   }
   const counts: Reconciled['counts'] = {
-    ...{ bound: 0, matched: 0, nearly: 0, 'left over': 0, 'not asked for': 0, 'not used': 0 },
+    bound: 0,
+    matched: 0,
+    nearly: 0,
+    'left over': 0,
+    'not asked for': 0,
+    'not used': 0,
   };
   for (const { state } of pairs) counts[state]++;
   return { pairs, counts };

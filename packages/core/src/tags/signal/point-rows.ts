@@ -53,7 +53,14 @@ export function pointRows(reader: Reader, exchange: Exchange): PointRow[] {
     const polarity =
       contact && mine?.polarity && theirs?.polarity ? polarityTable(contact, mine.polarity, theirs.polarity) : null;
     return {
-      ...{ lane, caller, other, mine, theirs, binding, signal, polarity },
+      lane,
+      caller,
+      other,
+      mine,
+      theirs,
+      binding,
+      signal,
+      polarity,
       name: caller?.claim.name || laneName(reader, lane),
       asks: typed || (binding === 'by name' ? (mine?.name ?? '') : ''),
       usual: modbus && signal ? TABLE_OF_SIGNAL[signal] : null,

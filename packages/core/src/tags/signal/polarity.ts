@@ -26,7 +26,9 @@ const signal = (polarity: Polarity, active: boolean): boolean => (polarity === '
  */
 export function polarityTable(plant: Polarity, simulator: Polarity, logic: Polarity): PolarityTable {
   const step = (where: PolarityStep['where'], of: (active: boolean) => boolean): PolarityStep => ({
-    ...{ where, atRest: of(false), active: of(true) },
+    where,
+    atRest: of(false),
+    active: of(true),
   });
   const concluded = (from: Polarity) => (active: boolean) => signal(logic, signal(from, active));
   const right = (from: Polarity) => concluded(from)(true) && !concluded(from)(false);
@@ -38,6 +40,8 @@ export function polarityTable(plant: Polarity, simulator: Polarity, logic: Polar
       step('controller input', (active) => signal(simulator, active)),
       step('logic', concluded(simulator)),
     ],
-    ...{ rightInTrial, rightInPlant, twice: rightInTrial && !rightInPlant },
+    rightInTrial,
+    rightInPlant,
+    twice: rightInTrial && !rightInPlant,
   };
 }

@@ -10,8 +10,15 @@ export function bitTables(plant: Plant): void {
   const port = plant.port(block, plant.lan);
   const table = (kind: ReferenceTable, digit: string): { area: string; digit: string } => {
     const area: Area = {
-      ...{ id: plant.id('table'), order: plant.order, name: kind, station: block.id, kind, wordBits: 16, words: 64 },
-      ...{ writers: kind === 'coils' ? ['program'] : ['firmware'], reservations: {} },
+      id: plant.id('table'),
+      order: plant.order,
+      name: kind,
+      station: block.id,
+      kind,
+      wordBits: 16,
+      words: 64,
+      writers: kind === 'coils' ? ['program'] : ['firmware'],
+      reservations: {},
       views: { ref: { order: 10, name: 'references', notation: 'reference 5', table: kind, unit: 1, first: 1 } },
     };
     plant.put('area', area);
@@ -31,11 +38,16 @@ export function bitTables(plant: Plant): void {
     const type = { base: 'BOOL', count };
     const word = controller.memory.take(2);
     plant.claim(lane, calls, {
-      ...{ place: controller.memory.place(word), length: { count, unit: 1 }, type },
-      ...{ direction: sets ? 'writes' : 'reads', toldPlace: `${digit}${String(next).padStart(4, '0')}` },
+      place: controller.memory.place(word),
+      length: { count, unit: 1 },
+      type,
+      direction: sets ? 'writes' : 'reads',
+      toldPlace: `${digit}${String(next).padStart(4, '0')}`,
     });
     plant.claim(lane, listens, {
-      ...{ place: { area, view: 'ref', number: next }, length: { count, unit: 1 }, type },
+      place: { area, view: 'ref', number: next },
+      length: { count, unit: 1 },
+      type,
       direction: sets ? 'reads' : 'writes',
     });
     next += count + dice.from(0, 9);

@@ -40,7 +40,8 @@ export function claimOf(plant: Plant, block: Block, memory: Memory, word: number
       block.values.map((v) => [v.key, { name: plant.word(), type: type(v), offset: { bits: v.word * 16 } }]),
     );
   return {
-    ...{ place: memory.place(word), length: memory.length(block.words) },
+    place: memory.place(word),
+    length: memory.length(block.words),
     ...(block.values.length === 1 ? { type: type(only!), items: {} } : { type: null, items: items() }),
   };
 }
@@ -77,10 +78,14 @@ export function blockLane(
   const atSource = dice.once(2);
   plant.claim(lane, source.end, {
     ...claimOf(plant, block, source.memory, from),
-    ...{ direction: 'writes', swap: atSource ? swap : null, toldPlace: source.names ? sink.memory.text(to) : null },
+    direction: 'writes',
+    swap: atSource ? swap : null,
+    toldPlace: source.names ? sink.memory.text(to) : null,
   });
   plant.claim(lane, sink.end, {
     ...claimOf(plant, block, sink.memory, to),
-    ...{ direction: 'reads', swap: atSource ? null : swap, toldPlace: sink.names ? source.memory.text(from) : null },
+    direction: 'reads',
+    swap: atSource ? null : swap,
+    toldPlace: sink.names ? source.memory.text(from) : null,
   });
 }

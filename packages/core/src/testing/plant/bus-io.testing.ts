@@ -10,7 +10,10 @@ export function busIo(plant: Plant): void {
   const station = plant.has('station').find(({ id }) => id === master.id)!;
   const port = plant.port(station, bus, { ...set, node: '2', busActive: true });
   const exchange = plant.exchange('Bus', 'token-bus-io', {
-    ...{ transfer: 'cyclic blocks', cadence: 50, timeout: 500, onLoss: { ...DECIDED } },
+    transfer: 'cyclic blocks',
+    cadence: 50,
+    timeout: 500,
+    onLoss: { ...DECIDED },
   });
   const calls = plant.end(exchange, master.id, port.id, 'calls');
   const [inputs, outputs] = [plant.image(master.id, 'input image'), plant.image(master.id, 'output image')];

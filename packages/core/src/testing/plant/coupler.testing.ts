@@ -14,7 +14,11 @@ export function coupler(plant: Plant): void {
     return { member, port };
   });
   const exchange = plant.exchange('Coupled', 'cyclic-ethernet-io', {
-    ...{ kind: 'coupler area', transfer: 'cyclic blocks', cadence: 16, timeout: 100, via: couples.id },
+    kind: 'coupler area',
+    transfer: 'cyclic blocks',
+    cadence: 16,
+    timeout: 100,
+    via: couples.id,
     onLoss: { ...DECIDED },
   });
   const ends = sides.map(({ member }) => plant.end(exchange, member.id, member.port, 'calls'));
@@ -29,8 +33,11 @@ export function coupler(plant: Plant): void {
     ends.forEach((end, i) => {
       const { memory } = sides[i]!.member;
       plant.claim(lane, end, {
-        ...{ place: memory.place(memory.take(words)), length: memory.length(words), slot },
-        ...{ type: { base: 'BYTE', count: 2 * words }, direction: i === writes ? 'writes' : 'reads' },
+        place: memory.place(memory.take(words)),
+        length: memory.length(words),
+        slot,
+        type: { base: 'BYTE', count: 2 * words },
+        direction: i === writes ? 'writes' : 'reads',
       });
     });
   }

@@ -18,8 +18,14 @@ export function handedOn(plant: Plant): void {
   const block = someBlock(dice, 30);
   const [arrives, leaves] = [memory.take(block.words), memory.take(block.words)];
   plant.put('copy', {
-    ...{ id: plant.id('copy'), order: 10, station: hub.id, name: 'Readings', reader: takes.id },
-    ...{ from: memory.place(arrives), to: memory.place(leaves), length: memory.length(block.words) },
+    id: plant.id('copy'),
+    order: 10,
+    station: hub.id,
+    name: 'Readings',
+    reader: takes.id,
+    from: memory.place(arrives),
+    to: memory.place(leaves),
+    length: memory.length(block.words),
   });
   for (const [{ exchange, listens, calls, member }, at, does, back] of [
     [into, arrives, 'writes', 'reads'],

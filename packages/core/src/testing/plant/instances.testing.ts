@@ -7,12 +7,16 @@ export function instances(plant: Plant): void {
   const controller = plant.controller({ sort: 'elements' });
   const panel = plant.controller({ sort: 'elements', station: { roles: ['operator panel'] } });
   const exchange = plant.exchange('Cyclic', 'cip', {
-    ...{ transfer: 'cyclic blocks', cadence: 100, timeout: 500, onLoss: { ...DECIDED } },
+    transfer: 'cyclic blocks',
+    cadence: 100,
+    timeout: 500,
+    onLoss: { ...DECIDED },
   });
   const known = { input: String(dice.from(100, 120)), output: String(dice.from(121, 150)), configuration: '151' };
   const listens = plant.end(exchange, panel.id, panel.port, 'listens', { references: { ...known }, elementBits: 32 });
   const calls = plant.end(exchange, controller.id, controller.port, 'calls', {
-    ...{ references: { ...known }, elementBits: 32 },
+    references: { ...known },
+    elementBits: 32,
     told: { [listens.id]: told({ address: panel.address, ...known }) },
   });
   for (const out of [true, false]) {
@@ -23,8 +27,10 @@ export function instances(plant: Plant): void {
       [listens, panel, !out],
     ] as const) {
       plant.claim(lane, end, {
-        ...{ place: memory.place(memory.take(2 * elements)), length: { count: elements, unit: 32 } },
-        ...{ type: { base: 'DINT', count: elements }, direction: writes ? 'writes' : 'reads' },
+        place: memory.place(memory.take(2 * elements)),
+        length: { count: elements, unit: 32 },
+        type: { base: 'DINT', count: elements },
+        direction: writes ? 'writes' : 'reads',
       });
     }
   }

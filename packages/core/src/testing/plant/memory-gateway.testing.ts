@@ -40,7 +40,8 @@ export function memoryGateway(plant: Plant): void {
       const [calls, listens] = ends;
       plant.claim(lane, calls.end, {
         ...claimOf(plant, block, calls.memory, calls.memory.take(block.words)),
-        ...{ direction, toldPlace: memory.text(kept) },
+        direction,
+        toldPlace: memory.text(kept),
       });
       plant.claim(lane, listens.end, { ...claimOf(plant, block, memory, kept), direction: back });
     }

@@ -12,7 +12,9 @@ export function namedTags(plant: Plant): void {
   const entered = !byText && dice.once(2);
   const station = byText
     ? plant.station('Room', {
-        ...{ roles: ['SCADA station', 'tag server'], profile: 'profile-scada', scan: 500 },
+        roles: ['SCADA station', 'tag server'],
+        profile: 'profile-scada',
+        scan: 500,
         groups: { g: { order: 10, name: 'Plant', station: controller.id } },
       })
     : entered
@@ -20,7 +22,10 @@ export function namedTags(plant: Plant): void {
       : plant.station('Sim', { roles: ['simulator'], profile: 'profile-simulator', scan: 50 });
   const port = plant.port(station, plant.lan);
   const exchange = plant.exchange(byText ? 'Items' : 'Trial', 'cip', {
-    ...{ kind: 'tag map', cadence: 1000, timeout: 3000, binding: byText ? 'by item text' : 'by name' },
+    kind: 'tag map',
+    cadence: 1000,
+    timeout: 3000,
+    binding: byText ? 'by item text' : 'by name',
     ...(entered ? { onLoss: { notRepeated: 'entered again by hand' as const } } : {}),
   });
   const listens = plant.end(exchange, controller.id, controller.port, 'listens');
@@ -34,12 +39,15 @@ export function namedTags(plant: Plant): void {
     const theirs = tagOf(plant, controller.id, base, { name, open: sets ? 'may set' : 'may read' });
     if (sets && entered) theirs.lastWord = 'the panel';
     const mine = tagOf(plant, station.id, base, {
-      ...{ name: byText ? plant.word() : name, access: sets ? 'read and set' : 'read' },
+      name: byText ? plant.word() : name,
+      access: sets ? 'read and set' : 'read',
     });
     const lane = plant.lane(exchange);
     const length = { count, unit };
     plant.claim(lane, calls, {
-      ...{ ...inTag(mine), length, direction: sets ? 'writes' : 'reads' },
+      ...inTag(mine),
+      length,
+      direction: sets ? 'writes' : 'reads',
       toldPlace: byText ? `Plant.${name}` : null,
       ...(sets && entered ? { trigger: 'on change' as const } : {}),
     });

@@ -11,7 +11,10 @@ export function panelTags(plant: Plant): void {
   const station = plant.station('Panel', { roles: ['operator panel'], profile: 'profile-panel', scan: 200 });
   const port = plant.port(station, plant.lan, { purpose: 'panel' });
   const exchange = plant.exchange('Panel', 'modbus-tcp', {
-    ...{ kind: 'tag map', cadence: 1000, timeout: 3000, binding: 'by address' },
+    kind: 'tag map',
+    cadence: 1000,
+    timeout: 3000,
+    binding: 'by address',
     onLoss: { notRepeated: 'entered again by hand' },
   });
   const listens = plant.end(exchange, controller.id, controller.port, 'listens');
@@ -46,7 +49,12 @@ export function panelTags(plant: Plant): void {
 
 export function tagOf(plant: Plant, station: string, base: string, rest: Partial<Tag> = {}): Tag {
   const tag: Tag = {
-    ...{ id: plant.id('tag'), order: plant.order, station, name: plant.word(), type: { base, count: 1 }, place: null },
+    id: plant.id('tag'),
+    order: plant.order,
+    station,
+    name: plant.word(),
+    type: { base, count: 1 },
+    place: null,
     ...rest,
   };
   plant.put('tag', tag);
@@ -54,7 +62,8 @@ export function tagOf(plant: Plant, station: string, base: string, rest: Partial
 }
 
 export const inTag = (tag: Tag): Pick<Claim, 'name' | 'place' | 'type'> => ({
-  ...{ name: tag.name, type: { ...(tag.type as { base: string; count: number }) } },
+  name: tag.name,
+  type: { ...(tag.type as { base: string; count: number }) },
   place: { area: tag.id, view: IN_TAG, number: 0 },
 });
 

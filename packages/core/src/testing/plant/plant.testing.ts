@@ -152,14 +152,14 @@ export class Plant {
 
   exchange(name: string, protocol: string, rest: Partial<Exchange> = {}): Exchange {
     const exchange: Exchange = {
-      ...{
-        id: this.id('exchange'),
-        order: this.order,
-        name: `${name} ${this.count}`,
-        kind: 'peer connection',
-        protocol,
-      },
-      ...{ transfer: 'requests', cadence: 500, timeout: 2000 },
+      id: this.id('exchange'),
+      order: this.order,
+      name: `${name} ${this.count}`,
+      kind: 'peer connection',
+      protocol,
+      transfer: 'requests',
+      cadence: 500,
+      timeout: 2000,
       ...rest,
     };
     this.put('exchange', exchange);
@@ -199,16 +199,15 @@ export class Plant {
     const area = this.id('image');
     const input = kind === 'input image';
     this.put('area', {
-      ...{
-        id: area,
-        order: this.order,
-        name: `${input ? 'Inputs' : 'Outputs'} ${this.count}`,
-        station,
-        kind,
-        wordBits: 8,
-        words: 512,
-      },
-      ...{ writers: [input ? 'firmware' : 'program'], reservations: {} },
+      id: area,
+      order: this.order,
+      name: `${input ? 'Inputs' : 'Outputs'} ${this.count}`,
+      station,
+      kind,
+      wordBits: 8,
+      words: 512,
+      writers: [input ? 'firmware' : 'program'],
+      reservations: {},
       views: {
         bytes: { order: 10, name: 'bytes', notation: 'iec bytes', prefix: input ? 'I' : 'Q', unit: 8, first: 0 },
       },
@@ -236,8 +235,17 @@ export class Plant {
 
   claim(lane: string, end: End, rest: Partial<Claim>): Claim {
     const claim: Claim = {
-      ...{ id: this.id('claim'), lane, end: end.id, name: this.word(), direction: 'reads', place: null, length: null },
-      ...{ type: null, swap: null, items: {}, toldPlace: null },
+      id: this.id('claim'),
+      lane,
+      end: end.id,
+      name: this.word(),
+      direction: 'reads',
+      place: null,
+      length: null,
+      type: null,
+      swap: null,
+      items: {},
+      toldPlace: null,
       ...rest,
     };
     this.put('claim', claim);

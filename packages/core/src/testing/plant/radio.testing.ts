@@ -13,15 +13,26 @@ export function radio(plant: Plant): void {
   const basePort = plant.port(base, air, { radio: { sort: 'base', number: '4', ...set } });
   const registers = plant.id('area');
   const area: Area = {
-    ...{ id: registers, order: 20, station: base.id, kind: 'input registers', name: 'Input registers', wordBits: 16 },
-    ...{ words: 64, writers: [], reservations: {} },
+    id: registers,
+    order: 20,
+    station: base.id,
+    kind: 'input registers',
+    name: 'Input registers',
+    wordBits: 16,
+    words: 64,
+    writers: [],
+    reservations: {},
     views: {
       ref: { order: 10, name: 'references', notation: 'reference 5', table: 'input registers', unit: 16, first: 1 },
     },
   };
   plant.put('area', area);
   const weather = plant.exchange('Radio', 'radio-mirror', {
-    ...{ kind: 'gateway memory', transfer: 'cyclic blocks', cadence: 1000, timeout: null, onLoss: { ...DECIDED } },
+    kind: 'gateway memory',
+    transfer: 'cyclic blocks',
+    cadence: 1000,
+    timeout: null,
+    onLoss: { ...DECIDED },
   });
   plant.end(weather, base.id, basePort.id, 'listens');
   const line = plant.network('Line', { kind: 'serial line', wiring: 'two-wire' });
@@ -45,8 +56,17 @@ export function radio(plant: Plant): void {
     plant.put('rack', { ...rack, zones: {}, takes: [] });
     const dial = 1 + 2 * i;
     plant.put('module', {
-      ...{ id: plant.id('module'), order: 10, name: plant.word(), rack: rack.id, slot: 0, kind: 'analogue input' },
-      ...{ orderCode: 'RA-2', inputs: 4, outputs: 0, dial: String(dial), dialRead: true },
+      id: plant.id('module'),
+      order: 10,
+      name: plant.word(),
+      rack: rack.id,
+      slot: 0,
+      kind: 'analogue input',
+      orderCode: 'RA-2',
+      inputs: 4,
+      outputs: 0,
+      dial: String(dial),
+      dialRead: true,
     });
     plant.end(weather, unit.id, theirs.id, 'calls');
     // Four registers a dial, from dial 0 at reference 30001: two of them are used.
@@ -59,11 +79,9 @@ export function radio(plant: Plant): void {
       direction: 'writes',
     });
     plant.claim(lane, calls, {
-      ...{
-        place: asks.memory.place(asks.memory.take(2)),
-        length: asks.memory.length(2),
-        type: { base: 'INT', count: 2 },
-      },
+      place: asks.memory.place(asks.memory.take(2)),
+      length: asks.memory.length(2),
+      type: { base: 'INT', count: 2 },
       toldPlace: `3${String(reference).padStart(4, '0')}`,
     });
   }

@@ -7,7 +7,10 @@ export function references(plant: Plant): void {
   const { dice } = plant;
   const [one, other] = [plant.controller(), plant.controller()];
   const exchange = plant.exchange('Pair', 'iso-transport', {
-    ...{ transfer: 'cyclic blocks', cadence: 100, timeout: 500, onLoss: { ...DECIDED } },
+    transfer: 'cyclic blocks',
+    cadence: 100,
+    timeout: 500,
+    onLoss: { ...DECIDED },
   });
   const [mine, theirs] = [String(dice.from(1, 8)), String(dice.from(11, 18))];
   const calls = plant.end(exchange, one.id, one.port, 'calls', { references: { connection: mine } });

@@ -24,8 +24,15 @@ export function remoteIo(plant: Plant): void {
   plant.put('rack', { ...rack, zones: {}, takes: [] });
   const plugged = (slot: number, rest: Partial<Module>): Module => {
     const module: Module = {
-      ...{ id: plant.id('module'), order: 10 + slot * 10, name: plant.word(), rack: rack.id, slot, kind: 'head' },
-      ...{ orderCode: 'HD-2', inputs: 0, outputs: 0 },
+      id: plant.id('module'),
+      order: 10 + slot * 10,
+      name: plant.word(),
+      rack: rack.id,
+      slot,
+      kind: 'head',
+      orderCode: 'HD-2',
+      inputs: 0,
+      outputs: 0,
       ...rest,
     };
     const found = {
@@ -42,16 +49,29 @@ export function remoteIo(plant: Plant): void {
     const of = plugged(slot, dice.pick(MODULES));
     const at = { inputsAt: inputs(next.inputs), outputsAt: outputs(next.outputs) };
     const landing: Landing = {
-      ...{ id: plant.id('landing'), order: slot * 10, station: owner.id, module: of.id, role: 'owner', slot },
-      ...{ inputsAt: of.inputs ? at.inputsAt : null, outputsAt: of.outputs ? at.outputsAt : null },
-      ...{ inputs: of.inputs, outputs: of.outputs, orderCode: of.orderCode, accepted: of.found!.revision },
+      id: plant.id('landing'),
+      order: slot * 10,
+      station: owner.id,
+      module: of.id,
+      role: 'owner',
+      slot,
+      inputsAt: of.inputs ? at.inputsAt : null,
+      outputsAt: of.outputs ? at.outputsAt : null,
+      inputs: of.inputs,
+      outputs: of.outputs,
+      orderCode: of.orderCode,
+      accepted: of.found!.revision,
     };
     next.inputs += of.inputs;
     next.outputs += of.outputs;
     plant.put('landing', landing);
   }
   const exchange = plant.exchange('Remote', 'cyclic-ethernet-io', {
-    ...{ kind: 'remote I/O', transfer: 'cyclic blocks', cadence: 16, timeout: 80, onLoss: { ...DECIDED } },
+    kind: 'remote I/O',
+    transfer: 'cyclic blocks',
+    cadence: 16,
+    timeout: 80,
+    onLoss: { ...DECIDED },
   });
   const listens = plant.end(exchange, head.id, port.id, 'listens');
   plant.end(exchange, owner.id, owner.port, 'calls', { told: { [listens.id]: told({ name: deviceName }) } });

@@ -25,9 +25,26 @@ import { texts } from './texts.testing.js';
 
 /** Everything that a plant may hold, by name. */
 export const PARTS = {
-  ...{ requests, serialLine, memoryGateway, sharedVariables, coupler, remoteIo, panelTags, namedTags, telemetry },
-  ...{ references, instances, busIo, radio, routed },
-  ...{ bitTables, handedOn, startSequence, subnets, tagServer, texts },
+  requests,
+  serialLine,
+  memoryGateway,
+  sharedVariables,
+  coupler,
+  remoteIo,
+  panelTags,
+  namedTags,
+  telemetry,
+  references,
+  instances,
+  busIo,
+  radio,
+  routed,
+  bitTables,
+  handedOn,
+  startSequence,
+  subnets,
+  tagServer,
+  texts,
 } as const;
 export type PartName = keyof typeof PARTS;
 

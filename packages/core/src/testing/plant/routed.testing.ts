@@ -14,12 +14,23 @@ export function routed(plant: Plant): void {
   const adapter = plant.port(laptop, plant.lan, { purpose: 'programming' });
   const route = plant.id('route');
   plant.put('route', {
-    ...{ id: route, order: plant.order, from: laptop.id, to: far.id, port: adapter.id, traffic: 'program transfer' },
+    id: route,
+    order: plant.order,
+    from: laptop.id,
+    to: far.id,
+    port: adapter.id,
+    traffic: 'program transfer',
     stated: `${plant.lan.name} > ${near.address} / ${bus.name} > ${node}`,
   });
   plant.put('helper', {
-    ...{ id: plant.id('helper'), order: 10, station: far.id, standsFor: router.id, route, drawnAs: 'router' },
-    ...{ address: '5', presence: 'planned' },
+    id: plant.id('helper'),
+    order: 10,
+    station: far.id,
+    standsFor: router.id,
+    route,
+    drawnAs: 'router',
+    address: '5',
+    presence: 'planned',
   });
   const rackCtl = plant.station('Rack', { scan: 10 });
   const rack = { id: plant.id('rack'), order: 10, name: 'Rack', station: rackCtl.id, size: 6, first: 0, gaps: true };
@@ -45,7 +56,12 @@ export function routed(plant: Plant): void {
   const room = plant.station('Room', { roles: ['SCADA station'], profile: 'profile-scada', scan: 500 });
   const own = plant.port(room, plant.lan);
   plant.put('route', {
-    ...{ id: plant.id('route'), order: plant.order, from: room.id, to: rackCtl.id, port: own.id, traffic: 'requests' },
+    id: plant.id('route'),
+    order: plant.order,
+    from: room.id,
+    to: rackCtl.id,
+    port: own.id,
+    traffic: 'requests',
     stated: `${plant.lan.name} > ${port.address} / rack > ${slot}`,
   });
   const visit = plant.exchange('Service', 'service-access', { kind: 'service link', cadence: null, timeout: null });

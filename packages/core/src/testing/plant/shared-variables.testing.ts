@@ -4,7 +4,9 @@ import { told, type Plant } from './plant.testing.js';
 
 /** What was decided for the time without a link. */
 export const DECIDED: Exchange['onLoss'] = {
-  ...{ sinks: 'go to zero', source: 'is told by a status', back: 'wait for a release' },
+  sinks: 'go to zero',
+  source: 'is told by a status',
+  back: 'wait for a release',
 };
 
 /** One controller offers arrays; two or three others take them in a rhythm. */
@@ -13,7 +15,11 @@ export function sharedVariables(plant: Plant): void {
   const sorts = dice.once(2) ? (['words', 'references', 'bytes'] as const) : (['digits', 'elements'] as const);
   const offers = plant.controller({ sort: dice.pick(sorts) });
   const exchange = plant.exchange('Shared', 'cip', {
-    ...{ kind: 'shared variables', transfer: 'cyclic blocks', cadence: 100, timeout: 500, onLoss: { ...DECIDED } },
+    kind: 'shared variables',
+    transfer: 'cyclic blocks',
+    cadence: 100,
+    timeout: 500,
+    onLoss: { ...DECIDED },
   });
   const listens = plant.end(exchange, offers.id, offers.port, 'listens');
   const takers = Array.from({ length: dice.from(1, 3) }, () => plant.controller({ sort: dice.pick(sorts) }));
@@ -28,7 +34,8 @@ export function sharedVariables(plant: Plant): void {
     plant.meant(lane, block.values);
     plant.claim(lane, listens, {
       ...claimOf(plant, block, offers.memory, offers.memory.take(block.words)),
-      ...{ direction: 'writes', open: 'may read' },
+      direction: 'writes',
+      open: 'may read',
     });
     for (const { taker, end } of ends) {
       plant.claim(lane, end, { ...claimOf(plant, block, taker.memory, taker.memory.take(block.words)) });

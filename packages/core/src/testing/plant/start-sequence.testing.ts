@@ -7,10 +7,19 @@ export function startSequence(plant: Plant): void {
   const area = plant.has('area').find(({ id }) => id === listener.memory.area)!;
   area.reservations = {
     module: {
-      ...{ order: 10, start: 5000 * 16, length: 28 * 16, owner: 'its communication module' },
+      order: 10,
+      start: 5000 * 16,
+      length: 28 * 16,
+      owner: 'its communication module',
       members: {
         listen: {
-          ...{ order: 10, name: 'Listen', offset: 0, bits: 1, use: 'to listen', role: 'listens', signal: 'level' },
+          order: 10,
+          name: 'Listen',
+          offset: 0,
+          bits: 1,
+          use: 'to listen',
+          role: 'listens',
+          signal: 'level',
           access: 'read and set',
         },
         up: { order: 20, name: 'Link up', offset: 16, bits: 1, use: 'status', access: 'read' },

@@ -7,15 +7,13 @@ export function subnets(plant: Plant): void {
   const router = plant.station('Gate', { roles: ['router'], scan: null });
   const [near, far] = [plant.port(router, plant.lan), plant.port(router, beyond)];
   plant.put('profile', {
-    ...{
-      id: plant.id('profile'),
-      order: plant.order,
-      name: plant.word(),
-      layout: {},
-      views: {},
-      limits: {},
-      words: {},
-    },
+    id: plant.id('profile'),
+    order: plant.order,
+    name: plant.word(),
+    layout: {},
+    views: {},
+    limits: {},
+    words: {},
     nameRule: { caseMatters: false, source: 'its manual' },
     forwards: { packets: { what: 'IP packets', source: 'its manual' } },
   });

@@ -21,11 +21,16 @@ export function texts(plant: Plant): void {
     const sends = dice.once(2);
     const type = { base: 'STRING', count: 1, capacity };
     plant.claim(lane, calls, {
-      ...{ place: caller.memory.place(caller.memory.take(words)), length: caller.memory.length(words), type },
-      ...{ direction: sends ? 'writes' : 'reads', toldPlace: listener.memory.text(there) },
+      place: caller.memory.place(caller.memory.take(words)),
+      length: caller.memory.length(words),
+      type,
+      direction: sends ? 'writes' : 'reads',
+      toldPlace: listener.memory.text(there),
     });
     plant.claim(lane, listens, {
-      ...{ place: listener.memory.place(there), length: listener.memory.length(words), type },
+      place: listener.memory.place(there),
+      length: listener.memory.length(words),
+      type,
       direction: sends ? 'reads' : 'writes',
     });
   }

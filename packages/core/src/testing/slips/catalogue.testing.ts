@@ -10,6 +10,12 @@ import { WIRING_SLIPS } from './wiring-slips.testing.js';
 
 /** Every kind of slip, by its name. */
 export const SLIPS: Readonly<Record<string, SlipKind>> = {
-  ...{ ...TOLD_SLIPS, ...WIRING_SLIPS, ...PLACE_SLIPS, ...VALUE_SLIPS, ...TAG_SLIPS, ...HARDWARE_SLIPS },
-  ...{ ...EXCHANGE_SLIPS, ...ROUTE_SLIPS },
+  ...TOLD_SLIPS,
+  ...WIRING_SLIPS,
+  ...PLACE_SLIPS,
+  ...VALUE_SLIPS,
+  ...TAG_SLIPS,
+  ...HARDWARE_SLIPS,
+  ...EXCHANGE_SLIPS,
+  ...ROUTE_SLIPS,
 };

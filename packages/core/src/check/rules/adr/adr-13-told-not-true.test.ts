@@ -16,7 +16,7 @@ const told = (address: string) => edited(twoStations(), ['end', 'ea', 'told.eb.a
 test('the old address is recognised as old', () => {
   const project = edited(told('10.0.0.9'), ['port', 'portb', 'former', ['10.0.0.9']]);
   const words = wordsOf(theFinding(project, 'ADR 13'));
-  expect(words).toContain('at 10.0.0.9, its former address; it is at 10.0.0.2');
+  expect(words).toContain('10.0.0.9 entered for B, its former address; it is at 10.0.0.2');
   expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).toEqual([]);
 });
 
@@ -49,17 +49,33 @@ test('another unit than the true one, of a type that looks at it, or with units 
   const line = added(unit, 'network', { ...newNetwork('line', 20, 'Line'), kind: 'serial line' });
   const behind = added(line, 'port', { ...newPort('pl', 20, 'sb', 'line'), lineRole: 'calls' });
   for (const project of [checks, behind]) {
-    expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('told unit 255 for B; it is 7');
+    expect(wordsOf(theFinding(project, 'ADR 13'))).toContain('unit 255 entered for B; it is 7');
     expect(codesOf(fixed(project, theFinding(project, 'ADR 13')))).not.toContain('ADR 13');
   }
 });
 
 test('the slot that remote I/O is asked under is that of a module which the controller has entered, or of the head', () => {
   const racked = added(twoStations(), 'rack', {
-    ...{ id: 'rack', order: 10, name: 'R', station: 'sb', size: 4, first: 0, gaps: true, zones: {}, takes: [] },
+    id: 'rack',
+    order: 10,
+    name: 'R',
+    station: 'sb',
+    size: 4,
+    first: 0,
+    gaps: true,
+    zones: {},
+    takes: [],
   });
   const module = (id: string, slot: number, kind: ModuleKind) => ({
-    ...{ id, order: slot, name: id, rack: 'rack', slot, kind, orderCode: '', inputs: 0, outputs: 0 },
+    id,
+    order: slot,
+    name: id,
+    rack: 'rack',
+    slot,
+    kind,
+    orderCode: '',
+    inputs: 0,
+    outputs: 0,
     found: { orderCode: '', revision: '' },
   });
   const plugged = added(
@@ -81,8 +97,18 @@ test('the slot that remote I/O is asked under is that of a module which the cont
   expect([asked('peer connection', '0'), asked('peer connection', '3')]).toEqual([false, true]);
   expect([asked('remote I/O', '1'), asked('remote I/O', '3')]).toEqual([false, true]);
   const entered = added(plugged, 'landing', {
-    ...{ id: 'l', order: 10, station: 'sa', module: 'di', role: 'owner', inputsAt: null, outputsAt: null, slot: 3 },
-    ...{ inputs: 0, outputs: 0, orderCode: '', accepted: '' },
+    id: 'l',
+    order: 10,
+    station: 'sa',
+    module: 'di',
+    role: 'owner',
+    inputsAt: null,
+    outputsAt: null,
+    slot: 3,
+    inputs: 0,
+    outputs: 0,
+    orderCode: '',
+    accepted: '',
   });
   expect([asked('remote I/O', '3', entered), asked('remote I/O', '0', entered)]).toEqual([false, true]);
 });
@@ -129,7 +155,9 @@ test('of two programs on one computer a loopback address is right, and another s
   expect(codesOf(together('127.0.0.1'))).toEqual([]);
   expect(codesOf(together('10.0.0.50'))).toEqual([]);
   const words = wordsOf(theFinding(together('10.0.0.60'), 'ADR 13'));
-  expect(words).toContain('A was told B at 10.0.0.60: that is the other computer, Far; both run on one, at 10.0.0.50');
+  expect(words).toContain(
+    'A has 10.0.0.60 entered for B: that is the other computer, Far; both run on one, at 10.0.0.50',
+  );
   // On two computers a loopback address leads to the program itself.
   expect(codesOf(edited(together('127.0.0.1'), ['station', 'sb', 'runsOn', 'far']))).toEqual(['ADR 3']);
 });

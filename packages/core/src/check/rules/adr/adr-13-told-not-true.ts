@@ -14,7 +14,7 @@ import { toldFix } from './told-fix.js';
 export const toldNotTrue: Rule = {
   meta: {
     code: 'ADR 13',
-    title: 'What an end was told about the other is so',
+    title: 'What is entered at an end about the other is so',
     source: 'common practice: an address typed in two places changes in one of them',
     yieldsAtCell: [
       'ADR 12',
@@ -35,29 +35,32 @@ export const toldNotTrue: Rule = {
     messages: {
       former: {
         severity: 'blocker',
-        headline: '{a} {was} told {b} at {told}, its former address; it is at {true}',
-        says: ['told {b} at [[{told}]], its former address', 'is at [[{true}]]'],
+        headline: '{a} {has} {told} entered for {b}, its former address; it is at {true}',
+        says: ['entered for {b}: [[{told}]], its former address', 'is at [[{true}]]'],
         consequence: 'Nothing answers at {told}; no request succeeds.',
         remedy: 'Type {true} at {a}.',
       },
       another: {
         severity: 'blocker',
-        headline: '{a} {was} told {b} at {told}, which is {other}; {b} is at {true}',
-        says: ['told {b} at [[{told}]], which is {other}', 'is at [[{true}]]'],
+        headline: '{a} {has} {told} entered for {b}, which is {other}; {b} is at {true}',
+        says: ['entered for {b}: [[{told}]], which is {other}', 'is at [[{true}]]'],
         consequence: '{other} answers in place of {b}, or refuses.',
         remedy: 'Type {true} at {a}.',
       },
       otherComputer: {
         severity: 'blocker',
-        headline: '{a} {was} told {b} at {told}: that is the other computer, {other}; both run on one, at {true}',
-        says: ['told {b} at [[{told}]], which is {other}', 'runs on the same computer, at [[{true}]] and at 127.0.0.1'],
+        headline: '{a} {has} {told} entered for {b}: that is the other computer, {other}; both run on one, at {true}',
+        says: [
+          'entered for {b}: [[{told}]], which is {other}',
+          'runs on the same computer, at [[{true}]] and at 127.0.0.1',
+        ],
         consequence: '{other} answers in place of {b}, or refuses; {b} beside it is never asked.',
         remedy: 'Type {true} at {a}, or 127.0.0.1.',
       },
       differs: {
         severity: 'blocker',
-        headline: '{a} {was} told {field} {told} for {b}; it is {true}',
-        says: ['told {field} [[{told}]]', '{field} is [[{true}]]'],
+        headline: '{a} {has} {field} {told} entered for {b}; it is {true}',
+        says: ['{field} entered: [[{told}]]', '{field} is [[{true}]]'],
         consequence: 'No request reaches {b}.',
         remedy: 'Type {true} at {a}.',
       },
@@ -77,8 +80,8 @@ export const toldNotTrue: Rule = {
       },
       notTold: {
         severity: 'blocker',
-        headline: '{a} {was} not told the {field} of {b}, and the protocol has no default',
-        says: ['{field} of {b}: [[not told]]', '{field} is {true}'],
+        headline: '{a} {has} no {field} entered for {b}, and the protocol has no default',
+        says: ['{field} of {b}: [[not set]]', '{field} is {true}'],
         consequence: 'The connection cannot be set up.',
         remedy: 'Type {true} at {a}.',
       },
@@ -91,22 +94,22 @@ export const toldNotTrue: Rule = {
       },
       automatic: {
         severity: 'doubt',
-        headline: '{a} {was} told {b} at {told}, which {b} is given anew each time',
-        says: ['told {b} at [[{told}]]', 'address [[automatic]], {true} for now'],
+        headline: '{a} {has} {told} entered for {b}, which {b} is given anew each time',
+        says: ['entered for {b}: [[{told}]]', 'address [[automatic]], {true} for now'],
         consequence: 'When it gets another address, nothing answers at {told}.',
         remedy: 'Give {b} a fixed address, or have the one that gives addresses keep {told} for it.',
       },
       unknown: {
         severity: 'doubt',
-        headline: '{exchange}: the {field} of {b} is not known yet, so what {a} {was} told cannot be checked',
-        says: ['told {field} {told}', '{field}: [[not known yet]]'],
+        headline: '{exchange}: the {field} of {b} is not known yet, so what {a} {has} entered cannot be checked',
+        says: ['{field} entered: {told}', '{field}: [[not known yet]]'],
         consequence: 'Whether {a} reaches {b} is not known.',
         remedy: 'Choose the port of {b} in this exchange, and give it its {field}.',
       },
       neither: {
         severity: 'doubt',
         headline: '{exchange}: the {field} of {b} is not known yet at either end',
-        says: ['still to be told the {field} of {b}', '{field}: [[not known yet]]'],
+        says: ['{field} of {b}: still to be entered', '{field}: [[not known yet]]'],
         consequence: '{a} cannot call {b} yet.',
         remedy: 'Choose the port of {b} in this exchange, give it its {field}, and type the same at {a}.',
       },
@@ -125,7 +128,8 @@ export const toldNotTrue: Rule = {
           sides: [caller, other],
           cells: [claimCell(caller, 'toldStation')],
           params: {
-            ...{ told: judged.text, true: judged.right ?? 'as the others are written' },
+            told: judged.text,
+            true: judged.right ?? 'as the others are written',
             differs: judged.unread ?? judged.differs.join(', '),
           },
           subjects: [caller.claim.id, 'row'],
@@ -139,7 +143,7 @@ export const toldNotTrue: Rule = {
         const told = [first, ...more];
         yield {
           message,
-          label: `told ${value.word}`,
+          label: `${value.word} entered`,
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: [
             { station: end.station, end: end.id },
@@ -155,10 +159,10 @@ export const toldNotTrue: Rule = {
           params: {
             exchange: exchange.name,
             a: fewOf(told.map((one) => name(one.end.station))),
-            was: more.length > 0 ? 'were' : 'was',
+            has: more.length > 0 ? 'have' : 'has',
             b: name(value.station),
             field: value.word,
-            told: value.told || 'not told',
+            told: value.told || 'not set',
             true: value.truth ?? 'not known yet',
             other: value.belongsTo ?? '',
           },

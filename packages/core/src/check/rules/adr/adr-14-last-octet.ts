@@ -18,7 +18,7 @@ export const lastOctet: Rule = {
         headline: '{a}: unit {unit} at {address}, where the custom is unit {octet}',
         says: ['unit [[{unit}]] at {address}; by custom {octet} ({source})'],
         consequence: 'Whoever relies on the custom calls another unit.',
-        remedy: 'Set unit {octet}, or leave it where others were told {unit}.',
+        remedy: 'Set unit {octet}, or leave it where others have {unit} entered.',
       },
       none: {
         severity: 'hint',

@@ -32,7 +32,8 @@ export const serviceThroughIo: Rule = {
           parties: [{ station: end.station, end: end.id }],
           cells: [{ kind: 'end', id: end.id, path: ['port'] }, portCell(port, 'purpose')],
           params: {
-            ...{ exchange: exchange.name, a: portName(reader, port) },
+            exchange: exchange.name,
+            a: portName(reader, port),
             other: other ? `, as ${other.name || 'the other one'}` : '',
           },
           subjects: [end.id],

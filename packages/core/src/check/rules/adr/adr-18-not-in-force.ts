@@ -63,13 +63,13 @@ export const notInForce: Rule = {
           parties: [{ station: station.id }],
           cells: [planned.cell, { kind: 'setting', id: setting.id, path: ['state'] }],
           params: {
-            ...{ a: station.name, what: planned.what, planned: planned.text || 'nothing' },
+            a: station.name,
+            what: planned.what,
+            planned: planned.text || 'nothing',
             sent: planned.value === planned.text ? setting.sent || 'nothing' : 'another state of it was',
-            ...{
-              state: setting.state,
-              found: setting.found ?? '',
-              by: setting.by.trim() === '' ? '' : ` by ${setting.by.trim()}`,
-            },
+            state: setting.state,
+            found: setting.found ?? '',
+            by: setting.by.trim() === '' ? '' : ` by ${setting.by.trim()}`,
           },
           subjects: [setting.id],
         };

@@ -41,7 +41,7 @@ test('a loopback address told to a station on another computer is one finding, a
   expect(codesOf(project)).toEqual(['ADR 3']);
   const finding = theFinding(project, 'ADR 3');
   expect(wordsOf(finding)).toContain(
-    'A was told B at 127.0.0.1, a loopback address; B is on the other computer, at 10.0.0.2',
+    'A has 127.0.0.1 entered for B, a loopback address; B is on the other computer, at 10.0.0.2',
   );
   expect(codesOf(fixed(project, finding))).toEqual([]);
 });

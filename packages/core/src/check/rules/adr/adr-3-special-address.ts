@@ -48,8 +48,8 @@ export const specialAddressUsed: Rule = {
       },
       loopbackTold: {
         severity: 'blocker',
-        headline: '{a} was told {b} at {told}, a loopback address; {b} is on the other computer, at {true}',
-        says: ['told {b} at [[{told}]], which is {a} itself', 'is at [[{true}]]'],
+        headline: '{a} has {told} entered for {b}, a loopback address; {b} is on the other computer, at {true}',
+        says: ['entered for {b}: [[{told}]], which is {a} itself', 'is at [[{true}]]'],
         consequence: 'A loopback address never leaves the computer: {a} calls itself.',
         remedy: 'Type {true} at {a}.',
       },
@@ -72,7 +72,7 @@ export const specialAddressUsed: Rule = {
           const name = (id: string) => reader.get('station', id)?.name ?? '';
           yield {
             message: 'loopbackTold',
-            label: 'told loopback',
+            label: 'loopback entered',
             about: { kind: 'exchange', id: exchange.id, name: exchange.name },
             parties: [
               { station: end.station, end: end.id },
@@ -138,8 +138,11 @@ function outsideNetwork(reader: Reader, station: Station, port: Port): Report | 
     parties: [{ station: station.id }],
     cells: [{ kind: 'port', id: port.id, path: first.path }],
     params: {
-      ...{ a: station.name, port: port.name || 'port', address: first.address.trim() },
-      ...{ subnet: formatSubnet(subnet.value), network: network.name },
+      a: station.name,
+      port: port.name || 'port',
+      address: first.address.trim(),
+      subnet: formatSubnet(subnet.value),
+      network: network.name,
     },
     subjects: [port.id, 'network'],
   };

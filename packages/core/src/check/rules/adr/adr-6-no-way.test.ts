@@ -30,14 +30,22 @@ test('two routers in a row lead across where each is the gateway of the one befo
     newNetwork('far', 30, 'Far'),
   );
   const routers = added(nets, 'profile', {
-    ...{ id: 'ip', order: 90, name: 'IP router', layout: {}, views: {}, limits: {}, words: {} },
+    id: 'ip',
+    order: 90,
+    name: 'IP router',
+    layout: {},
+    views: {},
+    limits: {},
+    words: {},
     nameRule: { caseMatters: false, source: 's' },
     forwards: { ip: { what: 'IP packets', source: 's' } },
   });
   const router = (id: string) => ({ ...newStation(id, 40, id), roles: ['router' as const], profile: 'ip' });
   const at = (id: string, station: string, network: string, address: string, gateway = '') => ({
     ...newPort(id, 10, station, network),
-    ...{ address, mask: '255.255.255.0', gateway },
+    address,
+    mask: '255.255.255.0',
+    gateway,
   });
   const wired = added(
     added(routers, 'station', router('r1'), router('r2')),

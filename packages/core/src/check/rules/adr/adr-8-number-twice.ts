@@ -61,8 +61,11 @@ export const numberTwice: Rule = {
             parties: [{ station: first.station }, { station: second.station }],
             cells: [portCell(second, ...fieldOf(space)), portCell(first, ...fieldOf(space))],
             params: {
-              ...{ gateway: station.name, space: SPACES[space].name, number: String(number) },
-              ...{ a: portName(reader, first), b: portName(reader, second) },
+              gateway: station.name,
+              space: SPACES[space].name,
+              number: String(number),
+              a: portName(reader, first),
+              b: portName(reader, second),
             },
             subjects: [first.id, second.id, space],
           };

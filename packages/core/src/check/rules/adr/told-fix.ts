@@ -22,5 +22,5 @@ export function toldFix(finding: Finding, reader: Reader): Fix[] {
     return end ? [tell(end, other, field as ToldFieldName, truth)] : [];
   });
   if (changes.length === 0) return [];
-  return [{ label: `${finding.params.a} told: ${finding.params.told} → ${truth}`, changes }];
+  return [{ label: `${finding.params.a} has entered: ${finding.params.told} → ${truth}`, changes }];
 }

@@ -15,7 +15,7 @@ test('a partner may be entered as what it is or acts as, however it is written; 
 
 test('what may be left out is compared where it is typed', () => {
   const telemetry = plant(['port', 'portb', 'telemetry', '31'], [...told('telemetry', '0')]);
-  expect(wordsOf(theFinding(telemetry, 'ADR 13'))).toContain('told telemetry address 0');
+  expect(wordsOf(theFinding(telemetry, 'ADR 13'))).toContain('telemetry address 0 entered');
   expect(wordsOf(theFinding(telemetry, 'ADR 13'))).toContain('telemetry address is 31');
   expect(codesOf(plant(['port', 'portb', 'telemetry', '31']))).toEqual([]);
   expect(codesOf(edited(telemetry, [...told('telemetry', '31')]))).toEqual([]);
@@ -31,6 +31,6 @@ test('what an address that is given anew each time was told as is a Doubt', () =
 });
 
 test('the unit on a line has no default: not told is a Blocker, another one too', () => {
-  expect(words('ADR 13', ['end', 'rtua', 'told.rtub.unit', ''])).toContain('was not told the unit of B');
+  expect(words('ADR 13', ['end', 'rtua', 'told.rtub.unit', ''])).toContain('has no unit entered for B');
   expect(mended('ADR 13', ['end', 'rtua', 'told.rtub.unit', '12'])).toEqual([]);
 });

@@ -55,7 +55,9 @@ function* writers(context: Context, exchange: Exchange, side: Side, own: NonNull
 }
 
 const report = (exchange: Exchange, side: Side, message: string, other: string): Report => ({
-  ...{ message, label: 'status', about: { kind: 'exchange', id: exchange.id, name: exchange.name } },
+  message,
+  label: 'status',
+  about: { kind: 'exchange', id: exchange.id, name: exchange.name },
   lane: side.claim.lane,
   parties: [{ station: side.station.id, end: side.end.id }],
   cells: [{ kind: 'claim', id: side.claim.id, path: [message === 'open' ? 'open' : 'place'] }],

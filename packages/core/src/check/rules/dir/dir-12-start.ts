@@ -27,8 +27,10 @@ export const startIncomplete: Rule = {
           parties: [{ station: one.end.station, end: one.end.id }],
           cells: [{ kind: 'exchange', id: exchange.id, path: ['start'] }],
           params: {
-            ...{ exchange: exchange.name, a: stationName(reader, one.end.station) },
-            ...{ use: one.member.use, step: stepWords(one) },
+            exchange: exchange.name,
+            a: stationName(reader, one.end.station),
+            use: one.member.use,
+            step: stepWords(one),
           },
           subjects: [one.end.id, one.ref],
         };

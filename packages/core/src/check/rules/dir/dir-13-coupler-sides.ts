@@ -29,7 +29,7 @@ export const couplerSides: Rule = {
         severity: 'doubt',
         headline: '{exchange}: the station that couples is not chosen',
         says: ['coupler: [[not chosen]]'],
-        consequence: 'What each end is to be told, and whether both reach it, is not known.',
+        consequence: 'What has to be entered at each end, and whether both reach it, is not known.',
         remedy: 'Choose the coupler in the settings of the exchange.',
       },
       oneSubnet: {
@@ -47,7 +47,9 @@ export const couplerSides: Rule = {
       if (!exchange.via) {
         if (exchange.kind !== 'coupler area') return;
         yield {
-          ...{ message: 'noCoupler', label: 'no coupler', about },
+          message: 'noCoupler',
+          label: 'no coupler',
+          about,
           parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
           cells: [{ kind: 'exchange', id: exchange.id, path: ['via'] }],
           params: { exchange: exchange.name },
@@ -101,8 +103,12 @@ export const couplerSides: Rule = {
                 { kind: 'claim', id: first.id, path: ['slot'] },
               ],
               params: {
-                ...{ exchange: exchange.name, a: stationName(reader, end.station), does: direction },
-                ...{ slot: String(claim.slot), first: first.name || 'a lane', second: claim.name || 'another' },
+                exchange: exchange.name,
+                a: stationName(reader, end.station),
+                does: direction,
+                slot: String(claim.slot),
+                first: first.name || 'a lane',
+                second: claim.name || 'another',
               },
               subjects: [end.id, key, claim.id],
             };

@@ -225,7 +225,10 @@ function* stepsThatSet({ reader }: Context, exchange: Exchange): Generator<Repor
       parties: [{ station: area.station, ...(end ? { end: end.id } : {}) }],
       cells: [{ kind: 'exchange', id: exchange.id, path: ['start', key, 'does'] }],
       params: {
-        ...{ exchange: exchange.name, a: station?.name ?? '', owner: block.owner, member: member.name },
+        exchange: exchange.name,
+        a: station?.name ?? '',
+        owner: block.owner,
+        member: member.name,
         step: step.does.trim(),
       },
       subjects: [exchange.id, key],

@@ -75,8 +75,11 @@ export const notOpen: Rule = {
               ...alike.map((one) => claimCell(one, 'direction')),
             ],
             params: {
-              ...{ owner: owner.station.name, user: fewOf(alike.map((one) => one.station.name)) },
-              ...{ does: alike.length > 1 ? verb : `${verb}s`, aSays: words(pair[0]!), bSays: words(pair[1]!) },
+              owner: owner.station.name,
+              user: fewOf(alike.map((one) => one.station.name)),
+              does: alike.length > 1 ? verb : `${verb}s`,
+              aSays: words(pair[0]!),
+              bSays: words(pair[1]!),
             },
             subjects: [owner.claim.id, ...alike.map((one) => one.claim.id)],
           });

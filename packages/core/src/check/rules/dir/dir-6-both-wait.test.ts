@@ -45,7 +45,12 @@ test('of several on a line the one that calls where it must answer is named with
       'claim',
       { ...cb, id: 'cb2', lane: 'lane2', place: { area: 'areab', view: 'vb', number: 300 } },
       {
-        ...{ ...cb, id: 'cc2', lane: 'lane2', end: 'ec', direction: 'writes', toldPlace: 'b300' },
+        ...cb,
+        id: 'cc2',
+        lane: 'lane2',
+        end: 'ec',
+        direction: 'writes',
+        toldPlace: 'b300',
         place: { area: 'areac', view: 'v', number: 0 },
       },
     );
@@ -59,11 +64,9 @@ test('a coupler waits to be called: an end that waits, too, never meets it', () 
   const coupler = { ...newStation('k', 90, 'K'), roles: ['coupler' as const], profile: 'profile-k' };
   const profile = {
     ...twoStations().get('profile', 'pa')!,
-    ...{
-      id: 'profile-k',
-      name: 'Coupler',
-      speaks: { 'modbus-tcp': { roles: ['listens'], media: ['ethernet'], source: 'its manual' } },
-    },
+    id: 'profile-k',
+    name: 'Coupler',
+    speaks: { 'modbus-tcp': { roles: ['listens'], media: ['ethernet'], source: 'its manual' } },
   };
   const project = edited(
     added(added(twoStations(), 'profile', profile as never), 'station', coupler),

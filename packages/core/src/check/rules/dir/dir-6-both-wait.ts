@@ -33,7 +33,7 @@ export const bothWait: Rule = {
         severity: 'doubt',
         headline: '{exchange}: it is not decided whether {a} calls or listens',
         says: ['{a}: [[calls or listens is not decided]]'],
-        consequence: 'What this end must be told is not known.',
+        consequence: 'What has to be entered at this end is not known.',
         remedy: 'Choose calls or listens.',
       },
     },

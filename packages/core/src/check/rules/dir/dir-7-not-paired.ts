@@ -74,7 +74,8 @@ export const notPaired: Rule = {
       const unlike = notFollowed(reader, exchange);
       if (unlike) {
         yield {
-          ...{ message: 'notFollowed', label: 'not followed' },
+          message: 'notFollowed',
+          label: 'not followed',
           about: { kind: 'exchange', id: exchange.id, name: exchange.name },
           parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
           cells: [{ kind: 'exchange', id: exchange.id, path: ['name'] }, ...unlike.cells],
@@ -85,12 +86,18 @@ export const notPaired: Rule = {
       const [a, ...others] = childrenOf(reader, 'end', exchange.id);
       for (const b of a ? others : []) {
         const report = (message: string, label: string, path: string[], field: string, x: string, y: string) => ({
-          ...{ message, label, about: { kind: 'exchange', id: exchange.id, name: exchange.name } as const },
+          message,
+          label,
+          about: { kind: 'exchange', id: exchange.id, name: exchange.name } as const,
           parties: [a!, b].map((end) => ({ station: end.station, end: end.id })),
           cells: [b, a!].map((end) => ({ kind: 'end', id: end.id, path }) as const),
           params: {
-            ...{ exchange: exchange.name, field, aValue: x, bValue: y },
-            ...{ a: stationName(reader, a!.station), b: stationName(reader, b.station) },
+            exchange: exchange.name,
+            field,
+            aValue: x,
+            bValue: y,
+            a: stationName(reader, a!.station),
+            b: stationName(reader, b.station),
           },
           subjects: [exchange.id, a!.id, b.id, field],
         });

@@ -42,7 +42,10 @@ export const forbidden: Rule = {
             ],
             cells: [{ kind: 'station', id: station.id, path: ['fromOutside'] }],
             params: {
-              ...{ exchange: exchange.name, a: station.name, allowed, needed: sets ? 'setting' : 'reading' },
+              exchange: exchange.name,
+              a: station.name,
+              allowed,
+              needed: sets ? 'setting' : 'reading',
               b: reader.get('station', caller.station)?.name ?? '',
             },
             subjects: [end.id, caller.id],

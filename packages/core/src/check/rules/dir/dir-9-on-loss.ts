@@ -58,12 +58,14 @@ export const onLoss: Rule = {
           .map((end) => reader.get('station', end.station)?.name ?? '')
           .join(', ');
       const report = (message: string, fields: readonly string[], label: string): Report => ({
-        ...{ message, label },
+        message,
+        label,
         about: { kind: 'exchange', id: exchange.id, name: exchange.name },
         parties: ends.map((end) => ({ station: end.station, end: end.id })),
         cells: fields.map((field) => ({ kind: 'exchange', id: exchange.id, path: ['onLoss', field] })),
         params: {
-          ...{ exchange: exchange.name, source: names('writes') || 'the source' },
+          exchange: exchange.name,
+          source: names('writes') || 'the source',
           what: fewOf(open.map(({ what }) => what(names('reads') || 'the sinks', names('writes') || 'the source'))),
           choices: open.map(({ field, choices }) => `${field}: ${choices.join(', or ')}`).join('; '),
         },

@@ -56,7 +56,7 @@ function coupled() {
 test('a coupler is called from both sides, each told its address there, and joins their subnets for its own area', () => {
   expect(codesOf(coupled())).toEqual([]);
   const wrong = edited(coupled(), ['end', 'yc', 'told.ya.address', '10.0.0.40']);
-  expect(wordsOf(theFinding(wrong, 'ADR 13'))).toContain('C was told address 10.0.0.40 for D; it is 10.7.0.40');
+  expect(wordsOf(theFinding(wrong, 'ADR 13'))).toContain('C has address 10.0.0.40 entered for D; it is 10.7.0.40');
   // Without a coupler there is no way, and nobody listens.
   expect(codesOf(edited(coupled(), ['exchange', 'y', 'via', null]))).toEqual(
     expect.arrayContaining(['ADR 6', 'DIR 6']),
@@ -160,7 +160,13 @@ test('DIR 8: a station that lets nobody set refuses a caller that writes, and th
 });
 
 const member = (rest: object) => ({
-  ...{ order: 1, name: 'Listen', offset: 16, bits: 1, use: 'to listen', access: 'read and set', signal: 'level' },
+  order: 1,
+  name: 'Listen',
+  offset: 16,
+  bits: 1,
+  use: 'to listen',
+  access: 'read and set',
+  signal: 'level',
   ...rest,
 });
 const block = (members: object) => ({ r: { order: 1, start: 1600, length: 64, owner: 'Ethernet module', members } });
@@ -234,7 +240,7 @@ test('DIR 7: references of a connection and the width of its elements are the sa
     ['end', 'yc', 'references', { input: '100' }],
     ['end', 'ya', 'told.yc.input', '101'],
   ];
-  expect(words('ADR 13', ...told)).toContain('A was told input instance 101 for C; it is 100');
+  expect(words('ADR 13', ...told)).toContain('A has input instance 101 entered for C; it is 100');
 });
 
 test('of partners chosen at run time each is compared with the caller, never with each other', () => {

@@ -24,12 +24,15 @@ export const leftIn: Rule = {
         if (helper.presence !== 'found') continue;
         const name = (id: string) => reader.get('station', id)?.name ?? '';
         yield {
-          ...{ message: 'helper', label: 'left in' },
+          message: 'helper',
+          label: 'left in',
           about: { kind: 'route', id: route.id, name: routeName(reader, route) },
           parties: [{ station: helper.station }, { station: route.from }],
           cells: [{ kind: 'helper', id: helper.id, path: ['presence'] }],
           params: {
-            ...{ helper: name(helper.standsFor), b: name(helper.station), drawn: helper.drawnAs || 'something' },
+            helper: name(helper.standsFor),
+            b: name(helper.station),
+            drawn: helper.drawnAs || 'something',
             route: routeName(reader, route),
           },
           subjects: [helper.id],

@@ -88,7 +88,9 @@ function report(
   { message, told, listed }: { message: 'asks' | 'type'; told: string; listed: string },
 ): Report {
   return laneReport(context, comparison, {
-    ...{ message, label: 'own list', sides: [side, side] },
+    message,
+    label: 'own list',
+    sides: [side, side],
     cells: [
       claimCell(side, message === 'asks' ? 'toldPlace' : 'type'),
       { kind: 'tag', id: tag.id, path: [message === 'asks' ? 'asks' : 'type'] },

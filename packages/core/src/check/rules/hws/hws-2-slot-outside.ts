@@ -142,8 +142,12 @@ function* otherBytes(reader: Reader, station: Station, rack: Rack, module: Modul
         parties: [{ station: station.id }, { station: landing.station }],
         cells: [{ kind: 'landing', id: landing.id, path: [what] }, moduleCell(module, what)],
         params: {
-          ...{ station: station.name, a: moduleName(rack, module), b: stationName(reader, landing.station), what },
-          ...{ told: counted('byte')(told), bytes: counted('byte')(module[what]) },
+          station: station.name,
+          a: moduleName(rack, module),
+          b: stationName(reader, landing.station),
+          what,
+          told: counted('byte')(told),
+          bytes: counted('byte')(module[what]),
         },
         subjects: [landing.id, what],
       };

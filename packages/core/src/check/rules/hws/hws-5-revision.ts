@@ -10,7 +10,7 @@ export const revision: Rule = {
   meta: {
     code: 'HWS 5',
     title: 'The revision that was found is among those that are accepted',
-    source: 'common practice: a controller compares what it was told with what it finds, and refuses another',
+    source: 'common practice: a controller compares what is entered with what it finds, and refuses another',
     messages: {
       refused: {
         severity: 'blocker',
@@ -52,7 +52,10 @@ export const revision: Rule = {
           const source = module.listed?.source ? ` (${module.listed.source})` : '';
           if (listed !== '' && there !== '' && listed !== there) {
             yield {
-              ...{ message: 'another', label: 'revision', about: aboutOf(station), parties: [{ station: station.id }] },
+              message: 'another',
+              label: 'revision',
+              about: aboutOf(station),
+              parties: [{ station: station.id }],
               cells: [
                 { kind: 'module', id: module.id, path: ['found'] },
                 { kind: 'module', id: module.id, path: ['listed'] },

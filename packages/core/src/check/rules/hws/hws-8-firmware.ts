@@ -56,8 +56,13 @@ export const firmware: Rule = {
             { kind: 'exchange', id: exchange.id, path: ['protocol'] },
           ],
           params: {
-            ...{ exchange: exchange.name, a: station.name, part: part || 'firmware', found: version, least },
-            ...{ protocol: protocol.name, source: speech.source || 'its profile' },
+            exchange: exchange.name,
+            a: station.name,
+            part: part || 'firmware',
+            found: version,
+            least,
+            protocol: protocol.name,
+            source: speech.source || 'its profile',
           },
           subjects: [end.id],
         };

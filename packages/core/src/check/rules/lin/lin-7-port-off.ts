@@ -79,9 +79,11 @@ export const portOff: Rule = {
           parties: [{ station: end.station, end: end.id }],
           cells: [...(port && message !== 'noPort' ? [portCell(port, CELL_OF[message])] : []), ...chosen],
           params: {
-            ...{ exchange: names, purpose: port?.purpose ?? '' },
+            exchange: names,
+            purpose: port?.purpose ?? '',
             a: port ? portName(reader, port) : stationName(reader, end.station),
-            ...{ protocol: protocolAt(exchange, end).name, role: end.calling ?? 'takes part' },
+            protocol: protocolAt(exchange, end).name,
+            role: end.calling ?? 'takes part',
           },
           subjects: [end.id],
         };
@@ -111,11 +113,19 @@ export const portOff: Rule = {
 
 type Fault = 'disabled' | 'purpose' | 'service' | 'unattached' | 'noAddress';
 const LABELS: Record<Fault | 'noPort', string> = {
-  ...{ disabled: 'port off', purpose: 'purpose', service: 'switched off' },
-  ...{ noPort: 'no port', unattached: 'no network', noAddress: 'no address' },
+  disabled: 'port off',
+  purpose: 'purpose',
+  service: 'switched off',
+  noPort: 'no port',
+  unattached: 'no network',
+  noAddress: 'no address',
 };
 const CELL_OF: Record<Fault, string> = {
-  ...{ disabled: 'enabled', purpose: 'purpose', service: 'off', unattached: 'network', noAddress: 'address' },
+  disabled: 'enabled',
+  purpose: 'purpose',
+  service: 'off',
+  unattached: 'network',
+  noAddress: 'address',
 };
 
 function wrongAt(reader: Reader, exchange: Exchange, end: End): Fault | 'noPort' | null {

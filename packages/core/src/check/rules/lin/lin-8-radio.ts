@@ -19,7 +19,7 @@ export const radioNetwork: Rule = {
     code: 'LIN 8',
     title: 'A radio network has one base, and all its units are set alike and counted',
     source:
-      'common practice: units of one network share id, band, rate and mode; a base waits for as many as it was told',
+      'common practice: units of one network share id, band, rate and mode; a base waits for as many as are entered',
     messages: {
       differs: {
         ...SHARED,
@@ -79,7 +79,9 @@ export const radioNetwork: Rule = {
       const bases = ports.filter((p) => p.radio!.sort === 'base');
       if (bases.length > 1) {
         yield {
-          ...{ message: 'bases', label: 'two bases', about: aboutOf(network) },
+          message: 'bases',
+          label: 'two bases',
+          about: aboutOf(network),
           parties: bases.map((p) => ({ station: p.station })),
           cells: bases.map((p) => portCell(p, 'radio', 'sort')),
           params: { network: network.name, list: fewOf(bases.map((p) => portName(reader, p))) },

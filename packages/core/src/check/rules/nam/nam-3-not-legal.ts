@@ -3,7 +3,7 @@ import { identifierFault } from '../../../place/identifier.js';
 import { childrenOf } from '../../../model/order.js';
 import { counted } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 
 const chars = counted('character');
 
@@ -38,7 +38,7 @@ export const nameNotLegal: Rule = {
         severity: 'blocker',
         headline: 'The name {a} has {has}, and a station of its type takes {longest}',
         says: ['[[{name}]] has {has}; names have {longest} at most ({source})'],
-        consequence: 'It is cut when it is typed there, and is then another than the one that others were told.',
+        consequence: 'It is cut when it is typed there, and is then another than the one that others have entered.',
         remedy: 'Shorten it to {most}.',
       },
       formTag: {
@@ -51,7 +51,7 @@ export const nameNotLegal: Rule = {
     },
   },
   on: {
-    *station(station, { reader }) {
+    *station(station, { reader }): Iterable<Report> {
       const profile = station.profile ? reader.get('profile', station.profile) : undefined;
       if (!profile) return;
       const { longest = Infinity, form, source } = profile.nameRule;
@@ -85,7 +85,12 @@ export const nameNotLegal: Rule = {
           parties: [{ station: station.id }],
           cells: [{ kind: 'tag', id, path: ['name'] }],
           params: {
-            ...{ a: station.name, name, has: chars(length), longest: String(longest), most: chars(longest), source },
+            a: station.name,
+            name,
+            has: chars(length),
+            longest: String(longest),
+            most: chars(longest),
+            source,
             fault: fault ?? '',
           },
           subjects: [id],

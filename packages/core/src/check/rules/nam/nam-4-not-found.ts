@@ -100,7 +100,10 @@ export const nameNotFound: Rule = {
             parties: [{ station: station.id, end: end.id }, { station: other!.id }],
             cells: [{ kind: 'tag', id: tag.id, path: ['name'] }],
             params: {
-              ...{ a: station.name, b: other!.name, name: tag.name, reason: tag.notUsed?.reason ?? '' },
+              a: station.name,
+              b: other!.name,
+              name: tag.name,
+              reason: tag.notUsed?.reason ?? '',
               near: near ? `; it has ${near.name}: ${NEAR_WORDS[near.kind]}` : '',
               has: near?.name ?? 'no such tag',
             },

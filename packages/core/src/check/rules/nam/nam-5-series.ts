@@ -68,8 +68,13 @@ const report = (message: string, station: Station, series: TagSeries, { name, id
     { kind: 'series', id: series.id, path: [message === 'width' ? 'sample' : 'count'] },
   ],
   params: {
-    ...{ a: station.name, sample: series.sample, points: counted('point')(series.count), name },
-    ...{ range: rangeWords(series), other: other ?? '', there: there ?? '' },
+    a: station.name,
+    sample: series.sample,
+    points: counted('point')(series.count),
+    name,
+    range: rangeWords(series),
+    other: other ?? '',
+    there: there ?? '',
   },
   subjects: [series.id, name],
 });

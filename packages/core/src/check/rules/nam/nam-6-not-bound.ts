@@ -29,7 +29,9 @@ export const notBound: Rule = {
         parties: [{ station: station.id }],
         cells: open.slice(0, 50).map((tag) => ({ kind: 'tag', id: tag.id, path: ['notUsed'] })),
         params: {
-          ...{ a: station.name, count: open.length === 1 ? '1 is' : `${open.length} are`, all: counted('point')(all) },
+          a: station.name,
+          count: open.length === 1 ? '1 is' : `${open.length} are`,
+          all: counted('point')(all),
           names: fewOf(names),
         },
         subjects: [station.id],

@@ -57,7 +57,9 @@ const report = (message: string, station: Station, tags: Tag[], params: Record<s
   parties: [{ station: station.id }],
   cells: tags.slice(0, 50).map((tag) => ({ kind: 'tag', id: tag.id, path: ['alias'] })),
   params: {
-    ...{ a: station.name, count: String(tags.length), ...params },
+    a: station.name,
+    count: String(tags.length),
+    ...params,
     names: fewOf(tags.map((tag) => tag.name)),
   },
   subjects: [station.id, params.alias ?? ''],

@@ -30,7 +30,12 @@ test('NAM 4: bound by its exact name, in another case where case matters: named 
 
 test('NAM 4: what is looked for is typed beside the lane; it names another tag than the lane says', () => {
   const two = added(taggedPlant(), 'tag', {
-    ...{ id: 'other', order: 90, station: 'sc', name: 'Other', type: { base: 'REAL', count: 2 }, place: null },
+    id: 'other',
+    order: 90,
+    station: 'sc',
+    name: 'Other',
+    type: { base: 'REAL', count: 2 },
+    place: null,
   });
   const elsewhere = edited(two, ['claim', 'ca6', 'toldPlace', 'Other']);
   expect(words(elsewhere, 'NAM 4')).toContain('A looks for Other, and C says of this lane that it is Duty');
@@ -146,7 +151,11 @@ test('TYP 10: a number of two registers over a neighbour that is only in the lis
       ),
       'tag',
       {
-        ...{ id: 'beside', order: 99, station: 'sa', name: 'Beside', type: { base: 'INT', count: 1 } },
+        id: 'beside',
+        order: 99,
+        station: 'sa',
+        name: 'Beside',
+        type: { base: 'INT', count: 1 },
         place: at(number),
       },
     );
@@ -158,7 +167,12 @@ test('TYP 10: a number of two registers over a neighbour that is only in the lis
 
 test('TYP 7: polarity is compared wherever both ends state it, by the tag at the address, too', () => {
   const tag = (id: string, station: string, area: string, view: string, number: number, polarity: string) => ({
-    ...{ id, order: 90, station, name: id, type: { base: 'WORD', count: 1 }, polarity },
+    id,
+    order: 90,
+    station,
+    name: id,
+    type: { base: 'WORD', count: 1 },
+    polarity,
     place: { area, view, number },
   });
   const listed = (polarity: string) =>

@@ -36,7 +36,8 @@ export function* besideModules(area: Area, { reader, occupancy }: Context): Gene
     parties: [{ station: memory.station.id }],
     cells: lost.map(({ tag }) => ({ kind: 'tag', id: tag.id, path: ['place'] })),
     params: {
-      ...{ a: memory.station.name, area: area.name },
+      a: memory.station.name,
+      area: area.name,
       tags: `${names.length === 1 ? 'tag' : 'tags'} ${fewOf(names)}`,
       range: fewOf(lost.map(({ span }) => formatSpan(memory, span))),
       modules: fewOf(joined([...modules]).map((span) => formatSpan(memory, span))),

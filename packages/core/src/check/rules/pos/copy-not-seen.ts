@@ -36,7 +36,9 @@ export function* copiesNotSeen(area: Area, { reader }: Context): Generator<Repor
       parties: [{ station: memory.station.id }, { station: station.id }],
       cells: [{ kind: 'copy', id: copy.id, path: ['to'] }, ...emptyWindows(reader, memory, station.id)],
       params: {
-        ...{ a: memory.station.name, b: station.name, copy: copy.name || 'A copy' },
+        a: memory.station.name,
+        b: station.name,
+        copy: copy.name || 'A copy',
         range: formatSpan(memory, whole),
         windows: shown.map((span) => formatSpan(memory, span)).join(', ') || 'nothing there',
       },

@@ -29,7 +29,10 @@ export function* drivenInTrial(
       parties: [{ station: sim.id }, { station: memory.station.id }],
       cells: [user.cell, driven.cell],
       params: {
-        ...{ a: memory.station.name, area: area.name, sim: sim.name, module: driven.name },
+        a: memory.station.name,
+        area: area.name,
+        sim: sim.name,
+        module: driven.name,
         range: formatSpan(memory, use.spans[0]!),
         shared: formatSpan(memory, module.spans[0]!),
       },

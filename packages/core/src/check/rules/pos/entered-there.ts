@@ -34,7 +34,9 @@ export function* enteredThere(
     parties: [{ station: memory.station.id }],
     cells: [{ kind: 'area', id: area.id, path: ['lastWord'] }, ...users.map(({ cell }) => cell)],
     params: {
-      ...{ a: memory.station.name, area: area.name, by: fewOf([...ends]) },
+      a: memory.station.name,
+      area: area.name,
+      by: fewOf([...ends]),
       shared: fewOf(users.map(({ range }) => range)),
     },
     subjects: [area.id, 'entered'],

@@ -50,7 +50,9 @@ export const tagsAtOneAddress: Rule = {
           parties: end ? [{ station: end.station, end: end.id }] : [],
           cells: rows.map(({ id }) => ({ kind: 'claim' as const, id, path: ['toldPlace'] })),
           params: {
-            ...{ exchange: exchange.name, first: fewOf(names), address },
+            exchange: exchange.name,
+            first: fewOf(names),
+            address,
             a: reader.get('station', end?.station ?? '')?.name ?? '',
           },
           subjects: [exchange.id, first.end, address],

@@ -60,7 +60,7 @@ export const incomplete: Rule = {
       notTold: {
         severity: 'blocker',
         headline: '{lane}: {a} does not say which place of {b} it asks for',
-        says: ['{aName}: [[not told]] which place of {b}', '{bName}: {bRange}'],
+        says: ['{aName}: place of {b} [[not set]]', '{bName}: {bRange}'],
         consequence: 'The request cannot be set up.',
         remedy: 'Type the other end’s place under the address of {a}.',
       },
@@ -87,7 +87,9 @@ export const incomplete: Rule = {
             parties: [{ station: station.id }],
             cells: [{ kind: 'copy', id: copy.id, path: [field] }],
             params: {
-              ...{ a: station.name, copy: copy.name || 'A copy', typed: value?.typed ?? '' },
+              a: station.name,
+              copy: copy.name || 'A copy',
+              typed: value?.typed ?? '',
               what: { from: 'where it takes from', to: 'where it puts to', length: 'how much it moves' }[field],
             },
             subjects: [copy.id, field],
@@ -131,7 +133,7 @@ export const incomplete: Rule = {
           if (!other?.block || other.end.calling === 'calls' || !untold(side)) continue;
           yield laneReport(context, comparison, {
             message: 'notTold',
-            label: 'place not told',
+            label: 'place not set',
             sides: [side, other],
             cells: [claimCell(side, 'toldPlace')],
             subjects: [side.claim.id],
@@ -151,7 +153,8 @@ export const incomplete: Rule = {
           sides: [speaking],
           cells: silent.map(({ end }) => ({ kind: 'lane', id: lane.id, path: ['claims', end.id] })),
           params: {
-            ...{ b: fewOf(silent.map(({ station }) => station.name)), lane: laneName(context.reader, lane) },
+            b: fewOf(silent.map(({ station }) => station.name)),
+            lane: laneName(context.reader, lane),
             say: silent.length > 1 ? 'say' : 'says',
             whose:
               silent.length > 1

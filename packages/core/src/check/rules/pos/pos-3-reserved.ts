@@ -82,7 +82,11 @@ export const reservedRange: Rule = {
           parties: [{ station: station.id }],
           cells: [{ kind: 'area', id: area.id, path: ['reservations', id, 'start'] }],
           params: {
-            ...{ area: area.name, a: station.name, owner: r.owner, start: at(r.start), nearest: at(nearest) },
+            area: area.name,
+            a: station.name,
+            owner: r.owner,
+            start: at(r.start),
+            nearest: at(nearest),
             where: whereWords(r, at, area.wordBits),
           },
           subjects: [area.id, id],

@@ -42,7 +42,9 @@ export const misaligned: Rule = {
             ...(value.key ? { item: value.key } : {}),
             cells: [valueCell(side, value.key, 'offset')],
             params: {
-              ...{ value: value.name || 'the block', type: value.type.base, step: String(step) },
+              value: value.name || 'the block',
+              type: value.type.base,
+              step: String(step),
               address: formatAddress(block.memory, place),
             },
             subjects: [side.claim.id, value.key],

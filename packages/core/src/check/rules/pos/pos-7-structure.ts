@@ -74,9 +74,12 @@ export const structureElsewhere: Rule = {
           sides: [a!.side, b.side],
           cells: [claimCell(b.side, 'type'), claimCell(a!.side, 'type')],
           params: {
-            ...{ structure: nameOf(b.structure), member: first.path },
-            ...{ aOffset: offsetWords(first.offset.bits), aSize: formatBits(a!.layout.size, 8) },
-            ...{ bOffset: offsetWords(there.get(first.path)!.offset.bits), bSize: formatBits(b.layout.size, 8) },
+            structure: nameOf(b.structure),
+            member: first.path,
+            aOffset: offsetWords(first.offset.bits),
+            aSize: formatBits(a!.layout.size, 8),
+            bOffset: offsetWords(there.get(first.path)!.offset.bits),
+            bSize: formatBits(b.layout.size, 8),
           },
           subjects: [b.side.claim.id],
         });

@@ -36,7 +36,8 @@ export const expectationHeld: Rule = {
       const { from, to, traffic } = expected;
       const name = (id: string) => reader.get('station', id)?.name ?? '';
       yield {
-        ...{ message: expected.must === 'must reach' ? 'unreached' : 'reached', label: 'reach' },
+        message: expected.must === 'must reach' ? 'unreached' : 'reached',
+        label: 'reach',
         about: { kind: 'expectation', id: expected.id, name: routeName(reader, expected) },
         parties: [{ station: from }, { station: to }],
         cells: [{ kind: 'expectation', id: expected.id, path: ['must'] }, ...whatStops(reader, expected)],

@@ -22,12 +22,16 @@ export function routeReport(
 ): Report {
   const shown: Cell = { kind: 'route', id: route.id, path: ['stated'] };
   return {
-    ...{ message, label, about: { kind: 'route', id: route.id, name: routeName(reader, route) } },
+    message,
+    label,
+    about: { kind: 'route', id: route.id, name: routeName(reader, route) },
     parties: [{ station: route.from }, { station: route.to }],
     cells: cell ? [shown, cell] : [shown],
     params: {
-      ...{ route: routeName(reader, route), traffic: route.traffic },
-      ...{ a: reader.get('station', route.from)?.name ?? '', b: reader.get('station', route.to)?.name ?? '' },
+      route: routeName(reader, route),
+      traffic: route.traffic,
+      a: reader.get('station', route.from)?.name ?? '',
+      b: reader.get('station', route.to)?.name ?? '',
       ...params,
     },
     subjects: [route.id],

@@ -45,7 +45,11 @@ test('SIZ 7: a text that is built at run time fits into the STRING that holds it
   const route = [...plant().all('route')].find((r) => r.built)!;
   const tag = (capacity: number) =>
     added(edited(plant(), ['route', route.id, 'built.from', 'the tag Partner_Path']), 'tag', {
-      ...{ id: 'path', order: 10, station: route.from, name: 'Partner_Path', place: null },
+      id: 'path',
+      order: 10,
+      station: route.from,
+      name: 'Partner_Path',
+      place: null,
       type: { base: 'STRING', count: 1, capacity },
     });
   const { length } = Object.values(route.built!.permitted)[0]!.text;
@@ -271,7 +275,10 @@ test('ROU 7: two ways that are equally good, until a text says which', () => {
 
 test('ROU 7: two ports of the one that asks on one network are two ways, too', () => {
   const second = added(plant(['route', 'to-r', 'stated', '']), 'port', {
-    ...{ ...newPort('a9', 90, 'a', 'n1'), name: 'second adapter', address: '10.0.1.77', mask: '255.255.255.0' },
+    ...newPort('a9', 90, 'a', 'n1'),
+    name: 'second adapter',
+    address: '10.0.1.77',
+    mask: '255.255.255.0',
   });
   expect(wordsOf(theFinding(second, 'ROU 7'))).toContain('by second adapter 10.0.1.77');
   expect(codesOf(edited(second, ['route', 'to-r', 'port', 'a1']))).not.toContain('ROU 7');

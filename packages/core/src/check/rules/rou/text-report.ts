@@ -18,7 +18,9 @@ interface Typed {
 const textsOf = (route: Route): Typed[] => [
   ...(route.stated.trim() === '' ? [] : [{ text: route.stated, path: ['stated'], to: route.to }]),
   ...entriesInOrder(route.built?.permitted ?? {}).map(([key, { text, to }]) => ({
-    ...{ text, path: ['built', 'permitted', key, 'text'], to: to ?? route.to },
+    text,
+    path: ['built', 'permitted', key, 'text'],
+    to: to ?? route.to,
   })),
 ];
 

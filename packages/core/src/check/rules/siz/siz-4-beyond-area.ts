@@ -41,7 +41,9 @@ export const beyondArea: Rule = {
             parties: [{ station: station.id }],
             cells: [{ kind: 'copy', id: copy.id, path: [use.puts ? 'to' : 'from'] }],
             params: {
-              ...{ a: station.name, copy: copy.name, area: memory.area.name },
+              a: station.name,
+              copy: copy.name,
+              area: memory.area.name,
               range: formatSpan(memory, { start: use.spans[0]!.start, end: use.spans.at(-1)!.end }),
               last: spanAddresses(memory, { start: 0, end: memory.bits }).last,
             },

@@ -44,8 +44,10 @@ export const overLimit: Rule = {
           sides: [side],
           cells: [claimCell(side, 'length')],
           params: {
-            ...{ sizes: [...sizes.bytes].sort((a, b) => a - b).join(', '), source: sizes.source },
-            ...{ nearest: formatBits(nearest * 8, length.unit), bits: String(nearest * 8) },
+            sizes: [...sizes.bytes].sort((a, b) => a - b).join(', '),
+            source: sizes.source,
+            nearest: formatBits(nearest * 8, length.unit),
+            bits: String(nearest * 8),
           },
           subjects: [side.claim.id],
         });
@@ -65,7 +67,8 @@ export const overLimit: Rule = {
         sides: [side],
         cells: [claimCell(side, 'length')],
         params: {
-          ...{ protocol: protocol.name, most: formatBits(most, readable(side.claim.length)?.unit ?? 16) },
+          protocol: protocol.name,
+          most: formatBits(most, readable(side.claim.length)?.unit ?? 16),
           moves: direction === 'both' ? 'moves' : direction,
         },
       });

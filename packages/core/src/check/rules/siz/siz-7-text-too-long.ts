@@ -53,8 +53,12 @@ export const textTooLong: Rule = {
             { kind: 'tag', id: tag.id, path: ['type'] },
           ],
           params: {
-            ...{ route: routeName(reader, route), a: reader.get('station', route.from)?.name ?? '', tag: tag.name },
-            ...{ text: text.trim(), length: chars(length), most: chars(most) },
+            route: routeName(reader, route),
+            a: reader.get('station', route.from)?.name ?? '',
+            tag: tag.name,
+            text: text.trim(),
+            length: chars(length),
+            most: chars(most),
           },
           subjects: [route.id, key],
         };

@@ -47,12 +47,12 @@ export const otherUnits: Rule = {
           parties: [{ station: memory.station.id }],
           cells: [user.cell, by.cell],
           params: {
-            ...{ a: memory.station.name, range: user.range, what: `${user.group}, ${user.name}` },
-            ...{
-              factor: String(found.factor),
-              there: formatSpan(memory, found.put.spans[0]!),
-              by: `${by.group}, ${by.name}`,
-            },
+            a: memory.station.name,
+            range: user.range,
+            what: `${user.group}, ${user.name}`,
+            factor: String(found.factor),
+            there: formatSpan(memory, found.put.spans[0]!),
+            by: `${by.group}, ${by.name}`,
           },
           subjects: [area.id, use.id],
         };

@@ -42,8 +42,10 @@ export const cadenceTooShort: Rule = {
             ...slow.map((one) => ({ kind: 'station' as const, id: one.station.id, path: ['scan'] })),
           ],
           params: {
-            ...{ exchange: exchange.name, a: station.name },
-            ...{ cadence: String(cadence), scan: String(slowest.scan) },
+            exchange: exchange.name,
+            a: station.name,
+            cadence: String(cadence),
+            scan: String(slowest.scan),
             more:
               slow.length > 1
                 ? `; ${fewOf(slow.slice(1).map((one) => one.station.name))} ${slow.length > 2 ? 'are' : 'is'} too slow for it, too`

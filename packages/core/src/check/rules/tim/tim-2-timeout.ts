@@ -4,7 +4,7 @@ import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import type { Reader } from '../../../model/project.js';
 import { linePassOf, roundCadence } from '../../../time/line-pass.js';
-import type { Rule } from '../../rule.js';
+import type { Report, Rule } from '../../rule.js';
 
 /** Of those that answer, the one whose program takes longest for a pass. */
 function slowestAnswer(reader: Reader, exchange: Exchange): { end: End; name: string; scan: number } | null {
@@ -45,7 +45,7 @@ export const timeoutTooShort: Rule = {
     },
   },
   on: {
-    *exchange(exchange, { reader }) {
+    *exchange(exchange, { reader }): Iterable<Report> {
       const { cadence, timeout } = exchange;
       const answers = timeout ? (linePassOf(reader, exchange)?.requests ?? []) : [];
       const longest = Math.max(0, ...answers.map((r) => r.silence + r.delay + r.response));
@@ -57,7 +57,9 @@ export const timeoutTooShort: Rule = {
           parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
           cells: [{ kind: 'exchange', id: exchange.id, path: ['timeout'] }],
           params: {
-            ...{ exchange: exchange.name, timeout: String(timeout), answer: longest.toFixed(1) },
+            exchange: exchange.name,
+            timeout: String(timeout),
+            answer: longest.toFixed(1),
             proposed: String(roundCadence(longest)),
           },
           subjects: [exchange.id],
@@ -76,7 +78,10 @@ export const timeoutTooShort: Rule = {
             { kind: 'station', id: slowest.end.station, path: ['scan'] },
           ],
           params: {
-            ...{ exchange: exchange.name, timeout: String(timeout), a: slowest.name, scan: String(slowest.scan) },
+            exchange: exchange.name,
+            timeout: String(timeout),
+            a: slowest.name,
+            scan: String(slowest.scan),
             proposed: String(roundCadence(slowest.scan * 2)),
           },
           subjects: [exchange.id],
@@ -95,7 +100,9 @@ export const timeoutTooShort: Rule = {
           { kind: 'exchange', id: exchange.id, path: ['cadence'] },
         ],
         params: {
-          ...{ exchange: exchange.name, timeout: String(timeout), cadence: String(cadence) },
+          exchange: exchange.name,
+          timeout: String(timeout),
+          cadence: String(cadence),
           proposed: String(cadence * 3),
         },
         subjects: [exchange.id],

@@ -52,7 +52,9 @@ export const passTooLong: Rule = {
           { kind: 'exchange', id: exchange.id, path: ['responseDelay'] },
         ],
         params: {
-          ...{ exchange: exchange.name, pass: ms(pass.total), cadence: String(exchange.cadence) },
+          exchange: exchange.name,
+          pass: ms(pass.total),
+          cadence: String(exchange.cadence),
           requests: counted('request')(pass.requests.length),
           terms:
             `the first ${ms(first!.request)} ms request + ${ms(first!.silence)} ms silence + ${ms(first!.delay)} ms delay ` +
@@ -86,8 +88,11 @@ function planTooLong(exchange: Exchange, plan: ExchangePlan): Report {
     parties: [{ station: caller.station, end: caller.id }],
     cells: [{ kind: 'exchange', id: exchange.id, path: ['cadence'] }],
     params: {
-      ...{ exchange: exchange.name, pass: ms(plan.pass), cadence: String(exchange.cadence) },
-      ...{ requests: counted('request')(requests), proposed: String(roundCadence(plan.pass)) },
+      exchange: exchange.name,
+      pass: ms(plan.pass),
+      cadence: String(exchange.cadence),
+      requests: counted('request')(requests),
+      proposed: String(roundCadence(plan.pass)),
     },
     subjects: [exchange.id],
   };

@@ -32,8 +32,11 @@ export const networkFull: Rule = {
         parties: [],
         cells: [{ kind: 'network', id: network.id, path: ['linkRate'] }],
         params: {
-          ...{ network: network.name, share: (share * 100).toFixed(0), level: String(level) },
-          ...{ rate: String(network.linkRate ?? ASSUMED_LINK_RATE), load: (bitsPerSecond / 1e6).toFixed(1) },
+          network: network.name,
+          share: (share * 100).toFixed(0),
+          level: String(level),
+          rate: String(network.linkRate ?? ASSUMED_LINK_RATE),
+          load: (bitsPerSecond / 1e6).toFixed(1),
           most: loads[0].exchange.name,
         },
         subjects: [network.id],

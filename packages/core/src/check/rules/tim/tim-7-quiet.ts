@@ -32,7 +32,10 @@ export const closedWhileQuiet: Rule = {
           parties: childrenOf(reader, 'end', exchange.id).map((end) => ({ station: end.station, end: end.id })),
           cells: [{ kind: 'exchange', id: exchange.id, path: [field] }],
           params: {
-            ...{ exchange: exchange.name, what: WORDS[field], time: String(time), cadence: String(cadence) },
+            exchange: exchange.name,
+            what: WORDS[field],
+            time: String(time),
+            cadence: String(cadence),
             proposed: String(cadence * 3),
           },
           subjects: [exchange.id, field],

@@ -33,8 +33,12 @@ export const cadenceNotPossible: Rule = {
           parties: [{ station: station.id, end: end.id }],
           cells: [{ kind: 'exchange', id: exchange.id, path: ['cadence'] }],
           params: {
-            ...{ exchange: exchange.name, a: station.name, protocol: name, cadence: String(cadence) },
-            ...{ steps: cadences.words, nearest: String(cadences.nearest(cadence)) },
+            exchange: exchange.name,
+            a: station.name,
+            protocol: name,
+            cadence: String(cadence),
+            steps: cadences.words,
+            nearest: String(cadences.nearest(cadence)),
           },
           subjects: [exchange.id],
         };

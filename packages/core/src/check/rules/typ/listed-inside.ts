@@ -32,7 +32,10 @@ export function* listedInside(area: Area, { reader, occupancy }: Context): Gener
       parties: [{ station: memory.station.id }],
       cells: [{ kind: 'tag', id: inside.tag.id, path: ['place'] }, user.cell],
       params: {
-        ...{ a: memory.station.name, value: user.name, range: user.range, neighbour: inside.tag.name },
+        a: memory.station.name,
+        value: user.name,
+        range: user.range,
+        neighbour: inside.tag.name,
         address: formatSpan(memory, { start: inside.start, end: inside.end }),
       },
       subjects: [area.id, use.id, inside.tag.id],

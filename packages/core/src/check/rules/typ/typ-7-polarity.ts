@@ -45,7 +45,10 @@ export const polarity: Rule = {
         sides: [a, b],
         cells: [tagB, tagA].map((tag) => ({ kind: 'tag', id: tag.id, path: ['polarity'] })),
         params: {
-          ...{ aTag: tagA.name, bTag: tagB.name, aPolarity: tagA.polarity, bPolarity: tagB.polarity },
+          aTag: tagA.name,
+          bTag: tagB.name,
+          aPolarity: tagA.polarity,
+          bPolarity: tagB.polarity,
           contact: contact ?? '',
         },
       });

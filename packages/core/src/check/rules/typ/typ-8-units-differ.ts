@@ -48,8 +48,11 @@ export const unitsDiffer: Rule = {
             item: key,
             cells: [claimCell(b, 'items', key, 'unit'), claimCell(a!, 'items', key, 'unit')],
             params: {
-              ...{ value: x.name || y.name, aValue: x.name, bValue: y.name },
-              ...{ aUnit: x.unit, bUnit: y.unit },
+              value: x.name || y.name,
+              aValue: x.name,
+              bValue: y.name,
+              aUnit: x.unit,
+              bUnit: y.unit,
             },
             subjects: [b.claim.id, key],
           });
