@@ -15,7 +15,7 @@ test('the head of a page: port, who calls, and the swap of everything are chosen
   await page.getByLabel('Port of SkidCtl').selectOption({ label: '10.48.10.12' });
   await expectTally(page, 3, 0);
   await page.getByLabel('Whether SkidCtl calls or listens').selectOption('calls');
-  await expect(page.getByLabel('SkidCtl, right page')).toContainText('told:');
+  await expect(page.getByLabel('SkidCtl, right page')).toContainText('entered for');
   await page.getByLabel('Swap of everything at SkidCtl').selectOption({ label: 'registers swapped' });
   await expectStored(page);
   const file = await app.file(project);

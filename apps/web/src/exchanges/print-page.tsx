@@ -1,7 +1,7 @@
 import type { LaneResult } from '@dialoga/core/check';
 import { childrenOf, type End } from '@dialoga/core/model';
 import { protocolOf } from '@dialoga/core/protocol';
-import { SHEET_COLUMNS, sheetRows, type PageCells, type SheetRow } from '@dialoga/core/sheet';
+import { SHEET_COLUMNS, SHEET_FIELDS, sheetRows, type PageCells, type SheetRow } from '@dialoga/core/sheet';
 import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useEffect } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
@@ -110,7 +110,7 @@ const Sheet = styled.table`
   }
 `;
 
-const TITLES = ['Tag', 'Does', 'Area', 'Address', 'Length', 'Type'];
+const TITLES = SHEET_COLUMNS.map((column) => SHEET_FIELDS[column].short ?? SHEET_FIELDS[column].title);
 const SPAN = SHEET_COLUMNS.length;
 
 /** The sheet of an exchange as it is handed to the other side: every lane and value, in black and white, on A4. */
@@ -197,9 +197,9 @@ function Page({ cells }: { cells: PageCells | null }) {
       column as string
     ];
     const header = column === 'length' && cells?.header?.text ? `header ${cells.header.text}` : second;
-    const mono = column === 'address' || column === 'length' || column === 'type' ? 'mono' : '';
+    const { mono, right } = SHEET_FIELDS[column];
     return (
-      <td key={column} className={`${mono} ${column === 'length' ? 'right' : ''}`} dir="auto">
+      <td key={column} className={`${mono ? 'mono' : ''} ${right ? 'right' : ''}`} dir="auto">
         {cells?.[column].text}
         {header && <small>{header}</small>}
       </td>
@@ -230,13 +230,13 @@ function EndWords({ end }: { end: End }) {
   const told = toldFields(project, exchange, end)
     .map(
       (t, i, all) =>
-        (t.other === all[i - 1]?.other ? '' : nameBefore(t.other)) + `${TOLD_WORDS[t.field]} ${t.told || 'not told'}`,
+        (t.other === all[i - 1]?.other ? '' : nameBefore(t.other)) + `${TOLD_WORDS[t.field]} ${t.told || 'not set'}`,
     )
     .join(', ');
   return (
     <>
       <strong dir="auto">{station?.name}</strong> {port?.address} · {end.calling ?? 'calls or listens: not decided'}
-      {told && ` · told: ${told}`}
+      {told && ` · entered: ${told}`}
       {partner && ` · ${partner}`}
     </>
   );

@@ -1,3 +1,4 @@
+import { SHEET_FIELDS } from '@dialoga/core/sheet';
 import type { GridColumn, GridRow } from '../grid/types';
 
 /** What an address may take of a window: half of what all other columns leave at their narrowest. */
@@ -7,17 +8,17 @@ const ROOM = 'max(88px, 50vw - 380px)';
 const page = (side: 'left' | 'right', address: number): GridColumn[] => [
   {
     id: `${side} name`,
-    title: 'Tag',
+    title: SHEET_FIELDS.name.title,
     track: 'minmax(70px, 1fr)',
     fills: 'series',
     names: true,
     page: side === 'right',
   },
-  { id: `${side} direction`, title: 'Writes or reads', track: '48px', quiet: true },
-  { id: `${side} area`, title: 'Area, unit', track: 'minmax(0, 0.5fr)' },
-  { id: `${side} address`, title: 'Address', track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
-  { id: `${side} length`, title: 'Length', track: '78px', right: true },
-  { id: `${side} type`, title: 'Type', track: 'minmax(86px, 0.9fr)' },
+  { id: `${side} direction`, title: SHEET_FIELDS.direction.title, track: '48px', quiet: true },
+  { id: `${side} area`, title: SHEET_FIELDS.area.title, track: 'minmax(0, 0.5fr)' },
+  { id: `${side} address`, title: SHEET_FIELDS.address.title, track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
+  { id: `${side} length`, title: SHEET_FIELDS.length.title, track: '78px', right: true },
+  { id: `${side} type`, title: SHEET_FIELDS.type.title, track: 'minmax(86px, 0.9fr)' },
 ];
 const columns = (left: number, right: number): readonly GridColumn[] => [
   { id: 'number', title: 'Lane', track: '44px', quiet: true },

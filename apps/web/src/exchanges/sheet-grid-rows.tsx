@@ -44,8 +44,6 @@ export interface SheetState {
   edits: (finding: Finding) => readonly ChangeSet[];
 }
 
-const MONO: readonly SheetColumn[] = ['address', 'length', 'type'];
-
 /** All rows of the two-ended sheet, ready for the grid. */
 export function sheetGridRows(state: SheetState): SheetGridRow[] {
   const { project, exchange, left, right, open } = state;
@@ -131,8 +129,8 @@ function pageCells(cells: PageCells | null, claim: string | undefined, key: stri
       show: !cells && column === 'name' ? (key === undefined ? 'not filled in' : '') : undefined,
       editable: !derived,
       muted: !cells || (derived && key !== undefined),
-      mono: MONO.includes(column),
-      right: column === 'length',
+      mono: field.mono ?? false,
+      right: field.right ?? false,
       unread: cell?.unread,
       differs: claim !== undefined && (column !== 'area' || key !== undefined) && wrong.has(claimCell(claim, path)),
       about: field,
@@ -326,7 +324,7 @@ function blankRow(ref: SheetRowRef, hint: string, tone: 'sub' | 'new', height: n
     const about = SHEET_FIELDS[column];
     if (tone === 'sub' && about.ofValue === null) return null;
     const show = column === 'name' ? hint : '';
-    return { text: '', show, editable: true, muted: true, mono: MONO.includes(column), about };
+    return { text: '', show, editable: true, muted: true, mono: about.mono ?? false, about };
   });
   return { ...named(ref), height, tone, cells: [null, ...page, null, ...page] };
 }

@@ -24,7 +24,8 @@ export function TagPreview({ station, list }: { station: string; list: ReadList<
   const navigate = useNavigate();
   const [plan, setPlan] = useState<ImportPlan | null>(null);
   const [without, setWithout] = useState<ReadonlySet<number>>(new Set());
-  const [drop, setDrop] = useState(true);
+  // A pasted list is seldom the whole: what it does not name stays, unless that is asked for.
+  const [drop, setDrop] = useState(list.saved !== null);
   const { rows, read, name, saved } = list;
   const tell = useEffectEvent((done: number, all: number) =>
     list.setBusy(done < all ? `comparing, ${counted(done)} of ${counted(all)} rows` : ''),

@@ -17,6 +17,10 @@ interface SheetField {
 interface SheetColumnField extends SheetField {
   /** the field of a value; null: it follows from the lane */
   ofValue: string | null;
+  /** its title on paper, where there is less room */
+  short?: string;
+  mono?: boolean;
+  right?: boolean;
   /** words that head it in people's lists */
   headings: readonly string[];
   /** what stands under it */
@@ -37,6 +41,7 @@ const COLUMNS = {
   direction: {
     headings: ['direction', 'writes/reads', 'in/out', 'r/w'],
     title: 'Writes or reads',
+    short: 'Does',
     path: 'direction',
     ofValue: null,
     under: 'open',
@@ -47,6 +52,7 @@ const COLUMNS = {
   area: {
     headings: ['area', 'region'],
     title: 'Area, unit',
+    short: 'Area',
     path: 'place',
     ofValue: 'unit',
     under: null,
@@ -56,6 +62,7 @@ const COLUMNS = {
   address: {
     headings: ['address', 'register', 'reg', 'reference', 'location', 'offset'],
     title: 'Address',
+    mono: true,
     path: 'place',
     ofValue: 'offset',
     under: 'told',
@@ -65,6 +72,8 @@ const COLUMNS = {
   length: {
     headings: ['length', 'size', 'words', 'count'],
     title: 'Length',
+    mono: true,
+    right: true,
     path: 'length',
     ofValue: null,
     under: 'header',
@@ -74,6 +83,7 @@ const COLUMNS = {
   type: {
     headings: ['type', 'data type', 'datatype', 'format'],
     title: 'Type',
+    mono: true,
     path: 'type',
     ofValue: 'type',
     under: 'swap',
