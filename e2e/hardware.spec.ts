@@ -102,7 +102,7 @@ test('a hardware list is pasted, compared with the plan, taken in as one step, a
   const start = await app.file(project);
   await page.goto(`${app.url}/p/${project}/hardware-list`);
   await expectDemo(page);
-  await expect(page.getByLabel('Rows of the list')).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Choose a file …' })).toBeFocused();
   await page.evaluate((t) => navigator.clipboard.writeText(t), hardwareList);
   await page.keyboard.press('Control+V');
   await expect(page.getByRole('heading', { name: '0 added, 14 changed, 0 unchanged' })).toBeVisible();
@@ -112,9 +112,9 @@ test('a hardware list is pasted, compared with the plan, taken in as one step, a
   );
 
   // Without its column of slots the list goes by order codes; then it is corrected again.
-  await page.getByLabel('Column of the slot').selectOption('not in the list');
+  await page.getByRole('group', { name: 'Columns of the file' }).getByLabel('slot').selectOption('not in the file');
   await expect(page.getByRole('heading', { name: /1 added, 13 changed/ })).toBeVisible();
-  await page.getByLabel('Column of the slot').selectOption('Pos');
+  await page.getByRole('group', { name: 'Columns of the file' }).getByLabel('slot').selectOption({ label: 'Pos: 0' });
   await page.getByRole('button', { name: 'Import', exact: true }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
   await expectDemo(page, 1);
@@ -157,7 +157,7 @@ test('files: a workbook by its sheets, a list of an older office, an empty file,
   const bring = async (name: string, buffer: Buffer) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Import file …' }).click(),
+      page.getByRole('button', { name: /^(Choose a|Another) file …$/ }).click(),
     ]);
     await chooser.setFiles({ name, mimeType: 'application/octet-stream', buffer });
   };
@@ -172,7 +172,7 @@ test('files: a workbook by its sheets, a list of an older office, an empty file,
   await bring('list.xlsx', workbook);
   await expect(page.getByRole('heading', { name: /^2 added/ })).toBeVisible();
   await page.getByLabel('sheet').selectOption('Notes');
-  await expect(page.getByRole('alert')).toContainText('No row of headings was found');
+  await expect(page.getByRole('alert')).toContainText('no row of headings in the first ten rows');
 
   const windows = Buffer.from(
     'Ger\xe4t;Pos;Menge;Artikel;Bezeichnung\nEvapHead;8;1;DI-16;Eing\xe4nge, digital in\n',
@@ -181,11 +181,11 @@ test('files: a workbook by its sheets, a list of an older office, an empty file,
   await bring('list.csv', windows);
   await expect(preview(page)).toContainText('Eingänge, digital in');
   await bring('empty.csv', Buffer.alloc(0));
-  await expect(page.getByRole('alert')).toContainText('the list is empty');
+  await expect(page.getByRole('alert')).toContainText('empty.csv is empty');
   await bring('picture.csv', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
   await expect(page.getByRole('alert')).toContainText('null bytes');
   await bring('broken.xlsx', Buffer.from('PK\u0003\u0004 and then nothing of the kind'));
-  await expect(page.getByRole('alert')).toContainText('is no workbook that can be read');
+  await expect(page.getByRole('alert')).toContainText('a workbook that cannot be read');
 });
 
 test('another type for a station shows first what is written otherwise and what is lost', async ({ page, app }) => {

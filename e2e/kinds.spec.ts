@@ -13,7 +13,7 @@ test('a coupler: out on both sides is seen and settled by a key; a slot that is 
   await expectDemo(page);
   await expect(page.getByText('coupler area through QuayLink')).toBeVisible();
   const plant = page.getByRole('region', { name: 'PlantCtl, left page' });
-  await expect(plant).toContainText('told: QuayLink at');
+  await expect(plant).toContainText('entered for QuayLink: address');
   await expect(row(page, 'door-releases')).toContainText('both write');
   await expect(row(page, 'door-times')).toContainText('12 and 14 bytes');
   await page.getByRole('gridcell', { name: /^Fix DIR 1/ }).click();

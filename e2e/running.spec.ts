@@ -127,7 +127,7 @@ test('the start sequence asks for what a module waits for, and takes it over', a
   await expectDemo(page);
   const steps = page.getByRole('grid', { name: 'Start sequence' });
   await expect(steps).toContainText('sets Listen at w1210, and holds it');
-  await cell(page, 'listen', 2).click();
+  await cell(page, 'duty start listen', 2).click();
   await page.keyboard.press('Control+Delete');
   await expectDemo(page, 0, 1);
   await page.getByRole('button', { name: 'Add them' }).press('Enter');

@@ -83,7 +83,7 @@ test('the address bar names the cell of any grid, and leads to it in another bro
     ['wiring', 'Networks', '10.48.10.0/24', /at=network%3A[^%]+%3Asubnet/],
     ['stations/skidctl', 'Ports', '10.48.10.12', /at=port%3A[^%]+%3Aaddress/],
     ['stations/skidctl', 'Views', 'reference 6', /at=area%3A[^%]+%3Aviews%3A[^%]+%3Anotation/],
-    ['stations/skidctl', 'Reserved ranges', 'w1210', /at=area%3A[^%]+%3Areservations%3A[^%]+%3Afrom/],
+    ['stations/skidctl', 'Reserved ranges', 'w1210', /at=area%3A[^%]+%3Areservations%3A[^%]+%3Astart/],
     ['exchanges', 'Exchanges', 'Skid start-up', /at=exchange%3A[^%]+%3Aname/],
   ] as const) {
     await page.goto(`${app.url}/p/${project}/${path}`);

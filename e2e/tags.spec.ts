@@ -127,7 +127,7 @@ test('what cannot be taken says why: no file of tags, an open quotation mark, en
   await bring('b.xml', '<!DOCTYPE p [<!ENTITY a "b">]><project>&a;</project>');
   await expect(page.getByRole('alert')).toContainText('a document type is declared');
   await bring('c.xlsx', Buffer.from('PK no workbook'));
-  await expect(page.getByRole('alert')).toContainText('this is no workbook that can be read');
+  await expect(page.getByRole('alert')).toContainText('a workbook that cannot be read');
   await bring('d.csv', '');
   await expect(page.getByRole('alert')).toContainText('d.csv is empty');
   await bring('e.st', 'VAR_GLOBAL\nA : INT;\nB INT;\n');
@@ -190,7 +190,7 @@ test('the meter line: why 250 ms cannot hold, and what can', async ({ page, app 
   await expectDemo(page);
   await page.getByRole('button', { name: 'Poll plan' }).click();
   await expect(page.getByRole('heading', { name: 'Every 250 ms cannot hold' })).toBeVisible();
-  await expect(page.getByText('one pass takes 395 ms, 145 ms too long')).toBeVisible();
+  await expect(page.getByText('one poll cycle takes 395 ms, 145 ms too long')).toBeVisible();
   await expect(page.getByText('a line at 38400 8E1 holds')).toBeVisible();
   await expect(page.getByRole('grid', { name: 'Requests to Meter1, input registers' })).toContainText('04 00 00 00 14');
   await page.getByRole('button', { name: 'Set it' }).click();

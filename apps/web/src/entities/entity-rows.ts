@@ -37,7 +37,7 @@ export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: re
 }
 
 /** What tells a row from the others of its table; nothing is read out of it again. */
-const rowKey = ({ id, path }: RowRef): string => [id, ...(path.length > 0 ? [path.at(-1)] : [])].join(' ');
+const rowKey = ({ id, path }: RowRef): string => [id, ...path].join(' ');
 
 /** A row of fields. Its cells are worked out when they are drawn: of a hundred thousand rows few are. */
 export function rowOf<Row, Id extends string>(row: Row, shown: Shown<Row, Id>, paths: GridRow['paths']): GridRow {

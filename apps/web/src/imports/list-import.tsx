@@ -100,6 +100,10 @@ export function ListImport<K extends keyof ListRows>(props: Props<K>) {
       <Section aria-label="The list">
         <Drop
           $over={over}
+          onPaste={(event) => {
+            if (!fromFile && !(event.target instanceof HTMLTextAreaElement))
+              setText(event.clipboardData.getData('text/plain'));
+          }}
           onDragOver={(event) => {
             event.preventDefault();
             setOver(true);

@@ -100,7 +100,7 @@ export function ColumnChoices({ read, onChoose }: ColumnsProps) {
           {title}
           <Select
             value={columns[column] ?? ''}
-            aria-label={`Column of the ${column}`}
+            aria-label={title}
             onChange={(event) => choose(column, event.target.value)}
           >
             <option value="">not in the file</option>

@@ -16,7 +16,7 @@ export function workbookSize(bytes: Uint8Array): Read<number> {
       },
     });
   } catch {
-    return unread('this is no workbook that can be read', 'save it as XLSX or as CSV, and bring that in');
+    return unread('a workbook that cannot be read', 'save it as XLSX or as CSV, and bring that in');
   }
   if (unpacked > MOST_UNPACKED || unpacked > bytes.length * MOST_RATIO) {
     const found = `${Math.round(bytes.length / 1000)} kB that unpack to ${Math.round(unpacked / 1e6)} MB`;

@@ -24,7 +24,7 @@ export const WORKBOOK: ListFormat = {
         content: { holds: 'cells', table: tableOf(data as never), separator: null },
       }));
     } catch {
-      return nothing('no workbook that can be read', 'save it as XLSX or as CSV, and import that');
+      return nothing('a workbook that cannot be read', 'save it as XLSX or as CSV, and import that');
     }
   },
   write: ({ tags }) => ({ cells: tagRows(tags) }),
