@@ -23,7 +23,7 @@ const TABLES: readonly (readonly [path: string, table: string, row: string, reac
   ['exchanges/duty/running', 'Start sequence', 'duty start listen', null],
   ['tags/aislesim', 'Series of tags', 'series-see', null],
   ['tags/aislesim', 'Tags of AisleSim', 'tag-trial-see1', /Aisle trial/],
-  ['tags/controlroom', 'Groups of item texts', 'plant', null],
+  ['tags/controlroom', 'Groups of item texts', 'controlroom groups plant', null],
 ];
 
 for (const [path, table, id, reached] of TABLES) {

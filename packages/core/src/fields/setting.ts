@@ -27,13 +27,14 @@ function say({ station, planned }: SettingRow, next: (setting: Setting) => void,
     by: '',
     at: '',
   };
-  const after: Setting = { ...known, by, at };
+  const after: Setting = { ...known };
   next(after);
-  return changed(...replaced(planned.setting, after));
+  if (changes(known, after).length === 0) return changed();
+  const said: Setting = { ...after, by, at };
+  return changed(...(planned.setting ? changes(planned.setting, said) : [put('setting', said)]));
 }
 
-function replaced(before: Setting | null, after: Setting): Change[] {
-  if (!before) return [put('setting', after)];
+function changes(before: Setting, after: Setting): Change[] {
   const fields = new Set([...Object.keys(before), ...Object.keys(after)] as (keyof Setting)[]);
   return [...fields].flatMap((f) => (before[f] === after[f] ? [] : [set('setting', before, [f], after[f])]));
 }
