@@ -1,3 +1,4 @@
+import type { Cell } from '@dialoga/core/finding';
 import type { Rows } from '@dialoga/core/fields';
 import { set } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
@@ -49,6 +50,8 @@ export interface EntityGridProps<Row, Id extends string> {
   main?: boolean;
   /** other tables of the page show the other fields of the same rows */
   strict?: boolean;
+  /** cells that another table of the page shows, though they stand here, too: a link to one leads there */
+  leaves?: (cell: Cell) => boolean;
   onKey?: (event: KeyboardEvent, row: Row | null) => boolean;
   fillText?: (row: Row, id: NoInfer<Id>, n: number) => string | null;
   /** columns as they are to be in this table */
@@ -59,7 +62,20 @@ export interface EntityGridProps<Row, Id extends string> {
 
 /** Any list of rows of one sort as a table: what a table can do, every one can. */
 export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, Id>) {
-  const { label, of, add, height, others = [], main = false, strict = false, onKey, fillText, titled, onEdit } = props;
+  const {
+    label,
+    of,
+    add,
+    height,
+    others = [],
+    main = false,
+    strict = false,
+    leaves,
+    onKey,
+    fillText,
+    titled,
+    onEdit,
+  } = props;
   const project = useStateOf((s) => s.project.project)!;
   const tableOf = useTableOf();
   const linkOf = useGridLink();
@@ -78,7 +94,7 @@ export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, I
   const rows = [...drawn, ...others, ...fresh];
   const all = columnsOf(of, columns);
   const table = tableOf({ label: props.step ?? `Edit ${of.one}`, columns: titled?.(all) ?? all, rows });
-  const link = linkOf(rows, strict);
+  const link = linkOf(rows, strict, leaves);
 
   function dropRow(row: Row) {
     if (props.onDrop !== undefined) return props.onDrop?.(row);

@@ -40,13 +40,14 @@ export function linkOf(at: CellAt, rows: readonly GridRow[]): string | null {
 export function useGridLink(): (
   rows: readonly GridRow[],
   strict?: boolean,
+  leaves?: (cell: Cell) => boolean,
 ) => { goTo: GoTo | null; onCursor: (at: CellAt) => void } {
   const [search, nameHere] = useOwnPlace();
   const { key, state } = useLocation();
   const cell = cellFromLink(search);
   const own = (state as { own?: boolean } | null)?.own === true;
-  return (rows, strict = false) => {
-    const place = cell && !own ? placeOf(cell, rows, strict) : null;
+  return (rows, strict = false, leaves) => {
+    const place = cell && !own && !leaves?.(cell) ? placeOf(cell, rows, strict) : null;
     return {
       goTo: place ? { ...place, token: key } : null,
       onCursor: (at) => {

@@ -9,6 +9,7 @@ import { cellFromLink } from '../findings/link';
 import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
 import { Section, SectionHead, Select, TextButton } from '../theme/parts';
+import { isShownInTable } from './shown-in-table';
 
 /** What is set at each port of a line, a bus or a radio network, one under the other: the odd one stands out. */
 export function LineSettings({ chosen }: { chosen: Network | null }) {
@@ -58,6 +59,7 @@ function SettingsGrid({ network }: { network: Network & { kind: LineKind } }) {
         step="Edit settings"
         onDrop={null}
         strict
+        leaves={isShownInTable}
       />
       {others.length > 0 && (
         <TextButton
