@@ -110,7 +110,7 @@ test('Shift moves all addresses of a page; what would be in the way is told firs
   await page.keyboard.press('Control+A');
   await page.keyboard.type('-1');
   await expect(dialog).toContainText('%MW340 becomes %MW339');
-  await dialog.getByLabel('Which').selectOption('the addresses that PlantCtl was told');
+  await dialog.getByLabel('Which').selectOption('the addresses entered at PlantCtl');
   await expect(dialog).toContainText('w1240 becomes w1239');
   await dialog.getByRole('button', { name: 'Shift' }).click();
   await expect(cell(page, 'second:permissives', 4)).toHaveText('partner: w1239');

@@ -100,7 +100,7 @@ test('a text longer than the type of a station takes: named with its limit and w
   await expectTally(page, 0, 0);
 });
 
-test('a value that is older than it may be: asked for less, found, and mended by a quicker cadence', async ({
+test('a value that is older than it may be: asked for less, found, and mended by a quicker interval', async ({
   page,
   app,
 }) => {

@@ -20,17 +20,17 @@ test('from the laptop to the controller on the bus: the path, the text, what is 
   await expect(hops(page).getByRole('row', { name: /BusBridge passes looking on/ })).toContainText('yes');
   await expect(page.getByText('Plant LAN > 10.48.10.70 / Defrost bus > 9')).toBeVisible();
   await page.goto(`${app.url}/p/${project}/routes/route-defrost`);
-  const helpers = page.getByRole('grid', { name: 'Helper objects' });
+  const helpers = page.getByRole('grid', { name: 'Placeholder stations' });
   await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('planned');
   // Found there, it is named until it is taken out again.
   const about = page.getByLabel('About BusBridge');
-  await expect(about).toContainText('1. draw BusBridge into the project of DefrostCtl, as a router at 5');
-  await expect(about).toContainText('nobody: only the tool reads what is drawn in');
+  await expect(about).toContainText('1. add BusBridge to the project of DefrostCtl, as a router at 5');
+  await expect(about).toContainText('No station needs loading: only the tool reads what is added');
   await expect(about).toContainText('attach ServiceLaptop to Defrost bus itself');
-  await about.getByRole('button', { name: 'It is drawn in' }).press('Enter');
+  await about.getByRole('button', { name: 'It is added' }).press('Enter');
   await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('found');
   await expectDemo(page, 0, 0, 1);
-  await about.getByRole('button', { name: 'It is taken out' }).press('Enter');
+  await about.getByRole('button', { name: 'It is removed' }).press('Enter');
   await expect(helpers.getByRole('row', { name: /BusBridge/ })).toContainText('removed');
   await expectDemo(page, 0, 0, 0);
   await expectStored(page);

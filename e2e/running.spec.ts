@@ -64,8 +64,8 @@ test('a lane that differs: either end can give way, and what that changes is sho
   await row(page, 'pressures').locator('[data-column="1"]').click();
   await page.keyboard.press('Control+G');
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('region', { name: 'SkidCtl gives way' })).toContainText('6 words');
-  await dialog.getByRole('button', { name: 'SkidCtl gives way' }).press('Enter');
+  await expect(dialog.getByRole('region', { name: 'SkidCtl adapts' })).toContainText('6 words');
+  await dialog.getByRole('button', { name: 'SkidCtl adapts' }).press('Enter');
   await expect(row(page, 'pressures')).toContainText('agreed');
   await expectDemo(page, -1);
   await page.keyboard.press('Control+Z');

@@ -217,7 +217,7 @@ test('points of the panel: table and element by what each is, and the truth tabl
     .getByRole('gridcell')
     .nth(9)
     .click();
-  const table = page.getByRole('region', { name: 'The way of Aisle_See_02' });
+  const table = page.getByRole('region', { name: 'Signal path: Aisle_See_02' });
   await expect(table).toContainText('right in the trial and in the plant');
   await page.keyboard.type('true when active');
   await page.keyboard.press('Enter');

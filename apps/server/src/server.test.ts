@@ -171,7 +171,7 @@ describe('change sets', () => {
       changes: [{ kind: 'station', id: 'busbridge', path: [], before: station as never }],
     }).expect(409);
     expect(JSON.stringify(body)).toContain(
-      'port port-busbridge, port port-busbridge-defrost-bus, helper object helper-busbridge depend on it',
+      'port port-busbridge, port port-busbridge-defrost-bus, placeholder station helper-busbridge depend on it',
     );
   });
 

@@ -92,7 +92,7 @@ export function FollowDialog({ claim, item, onClose }: Props) {
               <InlineInput
                 label="Shortest signal"
                 value={lane.shortest ? `${lane.shortest} ms` : ''}
-                placeholder="not said"
+                placeholder="not set"
                 onCommit={(text) =>
                   commit('Shortest signal', [editField(LANE, 'shortest', lane, text, typingNow(project))])
                 }

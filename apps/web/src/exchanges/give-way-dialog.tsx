@@ -58,9 +58,9 @@ export function GiveWayDialog({ lane, ends, onGive, onClose }: Props) {
               const claim = childrenOf(project, 'claim', lane.id).find((c) => c.end === end.id);
               const reached = claim ? affectedBy(project, claim.id) : [];
               return (
-                <section key={end.id} aria-label={`${station} gives way`}>
+                <section key={end.id} aria-label={`${station} adapts`}>
                   <BoxButton isDisabled={changes.length === 0} onPress={() => onGive(changes, station)}>
-                    {changes.length === 0 ? `${station} has nothing to give way in` : `${station} gives way`}
+                    {changes.length === 0 ? `${station} has nothing to adapt` : `${station} adapts`}
                   </BoxButton>
                   {changes.length > 0 && <FixPreview changes={changes} />}
                   {changes.length > 0 && reached.length > 0 && (

@@ -47,7 +47,7 @@ export function SheetDialogs({ asked, exchange, ends, onClose }: Props) {
       const lane = project.get('lane', asked.lane);
       if (!lane) return null;
       const give = (changes: Parameters<typeof edit>[1], station: string) =>
-        take(`${laneName(project, lane)}: ${station} gives way`, changes);
+        take(`${laneName(project, lane)}: ${station} adapts`, changes);
       return <GiveWayDialog lane={lane} ends={[...ends]} onGive={give} onClose={onClose} />;
     }
     case 'follow':

@@ -21,7 +21,7 @@ export function ShiftDialog({ project, exchange, ends, onShift, onClose }: Props
   const choices = ends.flatMap((end, i): { value: string; text: string; end: End; what: Shifted }[] => [
     { value: `own ${i}`, text: `the addresses of ${name(end)}`, end, what: 'own' },
     ...(namesOtherPlace(exchange, end)
-      ? [{ value: `told ${i}`, text: `the addresses that ${name(end)} was told`, end, what: 'told' as const }]
+      ? [{ value: `told ${i}`, text: `the addresses entered at ${name(end)}`, end, what: 'told' as const }]
       : []),
   ]);
   const [value, setValue] = useState(choices[0]!.value);

@@ -9,5 +9,9 @@ export function cadenceWords(ms: number | null): string {
 /** Where a partner that is not of this project comes from: `of North works: GateCtl, revision 12`. Empty: its own. */
 export function partnerWords({ party, takenFrom }: Station): string {
   if (takenFrom) return `of ${takenFrom.project}: ${takenFrom.station}, revision ${takenFrom.revision}`;
-  return party === 'own' ? '' : party === 'outside' ? 'outside, only described' : 'of another project, not said which';
+  return party === 'own'
+    ? ''
+    : party === 'outside'
+      ? 'outside, only described'
+      : 'of another project, which is not set';
 }

@@ -36,14 +36,14 @@ const STEPS: readonly { until: Presence; does: (wanted: WantedHelper, name: (id:
   {
     until: 'found',
     does: ({ station, standsFor, drawnAs, address }, name) =>
-      `draw ${name(standsFor)} into the project of ${name(station)}, as a ${drawnAs} at ${address}`,
+      `add ${name(standsFor)} to the project of ${name(station)}, as a ${drawnAs} at ${address}`,
   },
-  { until: 'removed', does: ({ standsFor }, name) => `do the work, then take ${name(standsFor)} out again` },
+  { until: 'removed', does: ({ standsFor }, name) => `do the work, then remove ${name(standsFor)} again` },
 ];
 /** By how it stands: which step is next, what it then is, and what the button says. */
 const NEXT: Partial<Record<Presence, readonly [number, Presence, string]>> = {
-  planned: [0, 'found', 'It is drawn in'],
-  found: [1, 'removed', 'It is taken out'],
+  planned: [0, 'found', 'It is added'],
+  found: [1, 'removed', 'It is removed'],
 };
 
 const stepWords = (step: number, presence: Presence | null): string => {
@@ -100,7 +100,7 @@ export function HelperNotes({ route, wanted }: { route: Route; wanted: WantedHel
       <dt>has to be loaded</dt>
       <dd>
         {loaded.length === 0
-          ? `nobody: only the tool reads what is drawn in, even where it warns that ${name(wanted.station)} differs`
+          ? `No station needs loading: only the tool reads what is added, even where it warns that ${name(wanted.station)} differs`
           : `${loaded.map(name).join(', ')}: a gateway is a setting of the device`}
       </dd>
       <dt>instead of it</dt>

@@ -27,7 +27,7 @@ export function HelpersGrid({ route }: { route: Route }) {
       </SectionHead>
       {missing.map(({ station, standsFor, drawnAs, address }) => (
         <p key={standsFor}>
-          {name(standsFor)} has to be drawn into the project of {name(station)}, as a {drawnAs} at {address}.{' '}
+          {name(standsFor)} has to be added to the project of {name(station)}, as a {drawnAs} at {address}.{' '}
           <BoxButton
             onPress={() => {
               const helper: HelperObject = {
@@ -40,7 +40,7 @@ export function HelpersGrid({ route }: { route: Route }) {
                 address,
                 presence: 'planned',
               };
-              commit('Plan a helper object', [{ changes: [put('helper', helper)], problem: null }]);
+              commit('Plan a placeholder station', [{ changes: [put('helper', helper)], problem: null }]);
             }}
           >
             Plan it
@@ -48,7 +48,7 @@ export function HelpersGrid({ route }: { route: Route }) {
         </p>
       ))}
       {helpers.length > 0 && (
-        <EntityGrid label="Helper objects" of={HELPER} rows={helpers} step="Edit helper objects" />
+        <EntityGrid label="Placeholder stations" of={HELPER} rows={helpers} step="Edit placeholder stations" />
       )}
       {wanted.map((one) => (
         <HelperNotes key={one.standsFor} route={route} wanted={one} />

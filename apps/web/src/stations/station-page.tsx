@@ -167,8 +167,8 @@ export function StationPage() {
           <OfferedBlocks station={station} />
           <BlockPartsGrid label="Parts of their blocks" blocksOf={(now) => reservedBlocks(now, id)} />
         </Section>
-        <Section aria-label="Exchanges that touch it">
-          <h2>Exchanges that touch it</h2>
+        <Section aria-label="Exchanges of this station">
+          <h2>Exchanges of this station</h2>
           {exchanges.length === 0 && <p>none yet</p>}
           <Touching>
             {exchanges.map((e) => (

@@ -141,7 +141,7 @@ export function SeriesDialog({ station, series, onClose }: Props) {
       <label>
         Access
         <Select value={access} onChange={(event) => setAccess(event.target.value as Access | '')}>
-          <option value="">not said</option>
+          <option value="">not set</option>
           {ACCESSES.map((one) => (
             <option key={one}>{one}</option>
           ))}

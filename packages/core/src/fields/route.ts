@@ -152,15 +152,15 @@ export const EXPECTATION = entityRows('expectation', 'expectation', {
 });
 
 /** What has to be drawn into the far station's own project for a route, and is taken out of it again. */
-export const HELPER = entityRows('helper', 'helper object', {
+export const HELPER = entityRows('helper', 'placeholder station', {
   station: { title: 'In the project of', width: [110, 0.9], names: true, text: nameOf('station') },
   standsFor: { title: 'Stands for', width: [100, 0.9], names: true, text: nameOf('standsFor') },
   drawnAs: {
-    title: 'Drawn as',
+    title: 'Added as',
     width: 90,
     ...helpers.text('drawnAs'),
     examples: ['controller'],
-    help: 'As what it is drawn there.',
+    help: 'As what it stands there.',
   },
   address: {
     title: 'Address',
@@ -175,7 +175,7 @@ export const HELPER = entityRows('helper', 'helper object', {
     width: 86,
     ...helpers.word('presence', PRESENCES, 'presence'),
     examples: [...PRESENCES],
-    help: 'Whether it is only planned, is there, or was taken out again.',
+    help: 'Whether it is only planned, is there, or was removed again.',
   },
   brings: {
     title: 'Brings along',

@@ -14,7 +14,7 @@ const copies = (project: Project, id: string) =>
 test('texts of routes, permitted ones and helper objects hold an address, too; a former one is recognised', () => {
   const plant = routedPlant();
   expect(copies(plant, 't2')).toEqual([['a', 'route text', '10.0.2.9', 'as it is']]);
-  expect(copies(plant, 'rb')).toEqual([['d', 'helper object', '5', 'as it is']]);
+  expect(copies(plant, 'rb')).toEqual([['d', 'placeholder station', '5', 'as it is']]);
   expect(copies(plant, 'db')).toEqual([['a', 'permitted text', '9', 'as it is']]);
   const moved = edited(plant, ['port', 't2', 'address', '10.0.2.7'], ['port', 't2', 'former', ['10.0.2.9']]);
   expect(copies(moved, 't2')).toEqual([['a', 'route text', '10.0.2.9', 'its former address']]);

@@ -5,7 +5,7 @@ import { IsId, IsOrder, IsText } from './fields.js';
 import { PRESENCES, type Presence } from './words.js';
 
 /** Something that must be drawn into a station's own project only so that a route works, and that goes out again. */
-@Called('helper object')
+@Called('placeholder station')
 export class HelperObject {
   @IsId() id!: string;
   @IsOrder() order!: number;

@@ -65,7 +65,7 @@ test('the sentence says what it begins with, how long it is, and how long it may
     '“qqqqqqqqqqqqqqqqqqqq…” has 2001 characters; “type” of a claim takes at most 2000',
   );
   expect(tooLong({ kind: 'helper', id: 'h', path: ['drawnAs'], after: 'x'.repeat(300) })).toBe(
-    '“xxxxxxxxxxxxxxxxxxxx…” has 300 characters; “drawn as” of a helper object takes at most 200',
+    '“xxxxxxxxxxxxxxxxxxxx…” has 300 characters; “drawn as” of a placeholder station takes at most 200',
   );
   expect(tooLong({ kind: 'port', id: 'p', path: ['former'], after: ['10.0.0.1', '9'.repeat(61)] })).toContain(
     '“former” of a port',

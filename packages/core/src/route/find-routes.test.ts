@@ -62,7 +62,7 @@ test.each([
 test('where no network leads there at all, nothing is near', () => {
   const alone = added(plant, 'station', newStation('z', 90, 'Z'));
   expect(way(alone, 'a', 'z')).toEqual({ found: [], nearest: null, why: 'no network leads from A towards Z' });
-  expect(way(alone, 'z', 'a').why).toBe('Z is attached to nothing');
+  expect(way(alone, 'z', 'a').why).toBe('Z is not connected to a network');
   expect(way(plant, 'a', 'a').why).toBe('A is where it begins');
 });
 

@@ -103,7 +103,9 @@ function whyNone(reader: Reader, from: Station, to: Station, nearest: FoundRoute
   const first = nearest?.failures[0];
   if (!nearest || !first) {
     const attached = portsOf(reader, from).some((port) => port.network);
-    return attached ? `no network leads from ${from.name} towards ${to.name}` : `${from.name} is attached to nothing`;
+    return attached
+      ? `no network leads from ${from.name} towards ${to.name}`
+      : `${from.name} is not connected to a network`;
   }
   const hop = nearest.hops[first.hop]!;
   const reached = first.condition.code === 'ROU 3' || first.condition.code === 'HWS 8' ? hop.to : hop.from;

@@ -72,7 +72,7 @@ export function alternativesTo(reader: Reader, route: Route, wanted: WantedHelpe
   };
   const others = findRoutes(reader, route)
     .found.filter((way) => helperOn(reader, route, way) === null)
-    .map((way) => ({ what: `go ${throughWords(reader, way)}`, when: 'at any time: nothing is drawn in', missing: '' }));
+    .map((way) => ({ what: `go ${throughWords(reader, way)}`, when: 'at any time: nothing is added', missing: '' }));
   const asRequests = reachOf(reader, { from: route.from, to: route.to, traffic: 'requests' });
   const looking: Alternative = {
     what: 'ask for the values as a program does',

@@ -66,8 +66,8 @@ function inHelpers(project: Project, network: Network, port: Port, truth: string
       {
         cell: { kind: 'helper', id: helper.id, path: ['address'] },
         holder: helper.station,
-        where: `drawn in as ${helper.drawnAs}`,
-        field: 'helper object',
+        where: `added as ${helper.drawnAs}`,
+        field: 'placeholder station',
         value: typed,
         truth,
         state: same(typed, truth) ? 'as it is' : former ? 'its former address' : 'another',

@@ -55,7 +55,7 @@ function advice(project: Project, network: Network, adapters: readonly Port[], p
       ? set
         ? `it is attached to ${network.name}, in ${where}`
         : `it is attached to ${network.name}; its address must be in ${where} with mask ${subnet ? formatMask(subnet.prefix) : 'not known'}`
-      : `it is attached to nothing; plug it into ${network.name}, in ${where}`;
+      : `it is not connected to a network; plug it into ${network.name}, in ${where}`;
   const through = port && bridgeOf(project, port);
   const whole = through ? `${why}; ${bridgeWords(through, network)}` : why;
   return { network, port, address: set ? `${inside!.address}${mask}` : fresh, toSet: !set, why: whole, others };
@@ -80,6 +80,6 @@ function whyNot(network: Network, port: Port, subnet: ReturnType<typeof subnetFo
   if (clash?.subnet && port.network !== network.id) {
     return `its subnet ${formatSubnet(clash.subnet)} overlaps that of ${network.name}: what is meant for there may leave here`;
   }
-  if (port.network === null) return 'it is attached to nothing';
+  if (port.network === null) return 'it is not connected to a network';
   return port.network === network.id ? 'it is a second one on the same network' : 'it is attached to another network';
 }

@@ -84,7 +84,7 @@ export function PollPlanPage() {
                 {plan.holds
                   ? `${ms((plan.cadence ?? 0) - plan.pass)} ms are left in each pass`
                   : `one poll cycle takes ${ms(plan.pass)} ms, ${ms(plan.pass - (plan.cadence ?? 0))} ms too long`}
-                {typeof exchange.responseDelay !== 'number' && '; the response delay is not said, and counted as none'}
+                {typeof exchange.responseDelay !== 'number' && '; the response delay is not set, and counted as none'}
               </p>
             </SectionHead>
             {remedies && (
@@ -109,8 +109,8 @@ export function PollPlanPage() {
         {plan && plan.left > 0 && (
           <Section>
             <p>
-              {plan.left === 1 ? '1 block is' : `${plan.left} blocks are`} left out: nothing was told of it that can be
-              read.
+              {plan.left === 1 ? '1 block is' : `${plan.left} blocks are`} left out: nothing is entered for it that can
+              be read.
             </p>
           </Section>
         )}

@@ -34,7 +34,7 @@ export function TruthTable({ point }: { point: PointRow }) {
           ? 'right in the plant, the wrong way round in the trial'
           : 'the wrong way round in the trial and in the plant';
   return (
-    <Foot aria-label={`The way of ${name}`}>
+    <Foot aria-label={`Signal path: ${name}`}>
       <SectionHead>
         <h2>{name}</h2>
         <p>

@@ -7,8 +7,8 @@ export const limitMessage = (severity: Message['severity']): Message => ({
   severity,
   headline: '{a}: {count}, and its type takes {most}',
   says: ['[[{count}]]; at most {most}{source}'],
-  consequence: 'Those beyond the limit are refused, and it is not said which.',
-  remedy: 'Do with {mostWords}, choose a larger type, or correct the limit of {profile}.',
+  consequence: 'Those beyond the limit are refused, and no message says which.',
+  remedy: 'Reduce to {mostWords}, choose a larger type, or correct the limit of {profile}.',
 });
 
 /** A report where a station has more than its profile's limit of this key. `words` says a count of it. */

@@ -6,12 +6,12 @@ import { set } from '../../../change/make.js';
 export const leftIn: Rule = {
   meta: {
     code: 'DOC 6',
-    title: 'What was drawn in for a visit is taken out again',
+    title: 'What was added for a visit is removed again',
     source: 'common practice: what is left in a project is taken for part of the plant',
     messages: {
       helper: {
         severity: 'hint',
-        headline: '{helper} is still drawn into the project of {b}, for {route}',
+        headline: '{helper} is still in the project of {b}, for {route}',
         says: ['found in the project of {b}: [[{helper}]] as {drawn}', 'needed for {route} only'],
         consequence: 'Whoever opens that project next takes it for a station of the plant.',
         remedy: 'Take it out when the work is done.',

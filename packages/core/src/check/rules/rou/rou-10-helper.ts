@@ -8,20 +8,20 @@ import type { Report, Rule } from '../../rule.js';
 export const helperObject: Rule = {
   meta: {
     code: 'ROU 10',
-    title: 'What has to be drawn into a far project for a route is there, as what it stands for',
+    title: 'A placeholder station that a route needs in a far project is there, as what it stands for',
     source: 'common practice: a tool goes only through what its own project knows',
     messages: {
       missing: {
         severity: 'doubt',
-        headline: '{route}: {helper} has to be drawn into the project of {b}, and is not planned',
+        headline: '{route}: {helper} has to be added to the project of {b} as a placeholder, and is not planned',
         says: ['{a} goes through {helper}', 'the project of {b} knows [[no {helper}]]'],
         consequence: 'The tool of {b} does not offer the way, though the wires are there.',
-        remedy: 'Draw it there as a {drawn} at {address}, and take it out when the work is done.',
+        remedy: 'Add it there as a {drawn} at {address}, and remove it when the work is done.',
       },
       differs: {
         severity: 'doubt',
-        headline: '{route}: {helper} is drawn into the project of {b} at {stated}, and is at {address}',
-        says: ['drawn there at [[{stated}]]', '{helper} is at [[{address}]]'],
+        headline: '{route}: {helper} stands in the project of {b} at {stated}; its address is {address}',
+        says: ['placeholder at [[{stated}]]', '{helper} is at [[{address}]]'],
         consequence: 'The tool looks for it where nothing is.',
         remedy: 'Give it there the address of what it stands for.',
       },
@@ -34,7 +34,7 @@ export const helperObject: Rule = {
       },
       collides: {
         severity: 'doubt',
-        headline: '{route}: {helper} is drawn into the project of {b} at {address}, where {other} is drawn too',
+        headline: '{route}: {helper} stands in the project of {b} at {address}, and so does {other}',
         says: ['{helper} at [[{address}]]', '{other} at [[{address}]]'],
         consequence: 'The tool of {b} refuses the second, or takes one for the other.',
         remedy: 'Draw what both stand for once.',
@@ -52,20 +52,20 @@ export const helperObject: Rule = {
           const clash = { ...params, brought: networkWords(network), own: networkWords(meets) };
           const cell = { kind: 'network' as const, id: meets.id, path: ['subnet'] };
           yield {
-            ...routeReport(reader, route, 'imported', 'helper object', clash, cell),
+            ...routeReport(reader, route, 'imported', 'placeholder station', clash, cell),
             subjects: [route.id, network.id, meets.id],
           };
         }
         // Taken out again, the visit is over: nothing is missing until the next.
         if (known?.presence === 'removed') continue;
-        if (!known) yield routeReport(reader, route, 'missing', 'helper object', params);
+        if (!known) yield routeReport(reader, route, 'missing', 'placeholder station', params);
         else if (known.address.trim() !== address) {
           const cell = { kind: 'helper' as const, id: known.id, path: ['address'] };
           yield routeReport(
             reader,
             route,
             'differs',
-            'helper object',
+            'placeholder station',
             { ...params, stated: known.address || 'nothing' },
             cell,
           );
@@ -83,7 +83,7 @@ export const helperObject: Rule = {
               reader,
               route,
               'collides',
-              'helper object',
+              'placeholder station',
               { ...params, other: name(other.standsFor) },
               cell,
             );
@@ -97,7 +97,7 @@ export const helperObject: Rule = {
     const [wanted] = route ? wantedHelpers(reader, route) : [];
     if (!route || !wanted || finding.message === 'collides' || finding.message === 'imported') return [];
     const { station, standsFor, drawnAs, address, known } = wanted;
-    if (known) return [{ label: `drawn there at ${address}`, changes: [set('helper', known, ['address'], address)] }];
+    if (known) return [{ label: `placeholder at ${address}`, changes: [set('helper', known, ['address'], address)] }];
     const order = orderAfter(childrenOf(reader, 'helper', route.id));
     const helper = { id: `${route.id}-helper`, order, station, standsFor, route: route.id, drawnAs, address };
     return [

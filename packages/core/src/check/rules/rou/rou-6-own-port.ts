@@ -13,7 +13,7 @@ export const ownPortChosen: Rule = {
     messages: {
       open: {
         severity: 'blocker',
-        headline: '{route}: it is not said by which of its ports {a} asks',
+        headline: '{route}: the port by which {a} asks is not set',
         says: ['{a} has {count} ports, and [[none is chosen]]', '{b} is reached by one of them'],
         consequence: 'The tool tries the one that it finds first, on the wrong network perhaps.',
         remedy: 'Choose the port of {a} that leads there.',

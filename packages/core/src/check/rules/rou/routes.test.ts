@@ -210,7 +210,7 @@ const CASES: readonly [what: string, code: string, edits: FieldEdit[], says: str
     'drawn in at another address than it has',
     'ROU 10',
     [['helper', 'helper', 'address', '6']],
-    ['drawn there at 6', 'R is at 5'],
+    ['placeholder at 6', 'R is at 5'],
     [],
   ],
   ['two helper objects at one address', 'ROU 10', [['helper', 'other', 'address', '5']], ['R at 5', 'K at 5'], null],

@@ -24,7 +24,7 @@ export const passTooLong: Rule = {
       },
       plan: {
         severity: 'blocker',
-        headline: '{exchange}: its poll plan takes about {pass} ms, and is due every {cadence} ms',
+        headline: '{exchange}: a poll cycle takes about {pass} ms; the interval is {cadence} ms',
         says: ['{requests}, the fewest that bring all of it: [[{pass} ms]]; interval [[{cadence} ms]]'],
         consequence: 'The caller falls behind; values are older than the interval says, and some are never asked for.',
         remedy: 'Set the interval to {proposed} ms, or ask for less, faster, or on a second line.',
