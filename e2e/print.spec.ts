@@ -83,7 +83,7 @@ test('the printed sheet has what the other side types from: both notations, told
   for (const words of ['%MW324', 'partner: w1264', 'registers swapped', 'differs', 'w1264', '5 words']) {
     await expect(row).toContainText(words);
   }
-  await expect(page.getByText('told: address 10.48.10.14, TCP port 502, unit 255')).toBeVisible();
+  await expect(page.getByText('entered: address 10.48.10.14, TCP port 502, unit 255')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
   await expect(page).toHaveURL(/exchanges\/duty$/);
 });
