@@ -79,7 +79,7 @@ export const STATION = entityRows('station', 'station', {
       return scan.ok ? changed(set('station', station, ['scan'], scan.value)) : refused(scan);
     },
     examples: ['20', '20 ms'],
-    help: 'From one pass of its program to the next, in ms.',
+    help: 'From one scan of its program to the next, in ms.',
   },
   runsOn: {
     title: 'Runs on',

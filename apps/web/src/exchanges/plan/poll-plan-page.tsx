@@ -59,7 +59,7 @@ export function PollPlanPage() {
         <h1 dir="auto">{exchange.name}</h1>
         <p>
           {plan
-            ? `poll plan: ${requests} requests, ${ms(plan.pass)} ms a pass${plan.cadence === null ? ', asked on request' : `, due every ${plan.cadence} ms`}`
+            ? `poll plan: ${requests} requests, ${ms(plan.pass)} ms a poll cycle${plan.cadence === null ? ', asked on request' : `, due every ${plan.cadence} ms`}`
             : 'poll plan'}
         </p>
         <Link to={`/p/${projectId}/exchanges/${id}`} style={{ marginLeft: 'auto' }}>
@@ -82,7 +82,7 @@ export function PollPlanPage() {
               <h2>{plan.holds ? 'The interval holds' : `Every ${plan.cadence} ms cannot hold`}</h2>
               <p>
                 {plan.holds
-                  ? `${ms((plan.cadence ?? 0) - plan.pass)} ms are left in each pass`
+                  ? `${ms((plan.cadence ?? 0) - plan.pass)} ms are left in each poll cycle`
                   : `one poll cycle takes ${ms(plan.pass)} ms, ${ms(plan.pass - (plan.cadence ?? 0))} ms too long`}
                 {typeof exchange.responseDelay !== 'number' && '; the response delay is not set, and counted as none'}
               </p>

@@ -7,7 +7,7 @@ export const cadenceTooShort: Rule = {
   meta: {
     code: 'TIM 1',
     title: 'The interval is not shorter than the scan of a program that takes part',
-    source: 'common practice: a program sees and sets data once in a pass; more often is work for nothing',
+    source: 'common practice: a program sees and sets data once in a scan; more often is work for nothing',
     yieldsAtCell: ['TIM 3'],
     messages: {
       scan: {
