@@ -77,7 +77,7 @@ test('remote I/O from nothing: its lanes follow the landings, and follow again w
   // Four inputs, and the outputs that PlantCtl says it owns: Fans, Valves and Heaters.
   await expect(page.locator('[role=row][data-id^="lane:"]')).toHaveCount(7);
   await expect(page.locator('main')).toContainText('%QB6');
-  await expect(page.getByRole('button', { name: 'Lanes from the landings' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Lanes from the module assignments' })).toBeHidden();
   await expectStored(page);
 });
 

@@ -13,7 +13,7 @@ test('a partner of another project: which revision was taken stands on the sheet
   await expect(page.getByText('names no station of another project')).toBeVisible();
   await taken.fill('North works, GateCtl, 12');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('textbox', { name: 'Party' })).toHaveValue('in another project');
+  await expect(page.getByRole('textbox', { name: 'Responsibility' })).toHaveValue('in another project');
   await expectStored(page);
   const words = 'of North works: GateCtl, revision 12';
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
@@ -40,7 +40,7 @@ test('a partner of another project of this server: that it has a newer revision 
   const taken = page.getByRole('textbox', { name: 'Taken from' });
   await taken.fill(`${name}, GateCtl, 1`);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('textbox', { name: 'Party' })).toHaveValue('in another project');
+  await expect(page.getByRole('textbox', { name: 'Responsibility' })).toHaveValue('in another project');
   await expectTally(page, 0, 0);
   await note('first', 'second');
   // Coming back to the window is when it looks.

@@ -17,7 +17,7 @@ test('from the laptop to the controller on the bus: the path, the text, what is 
   await page.getByRole('option', { name: 'Route to DefrostCtl' }).waitFor();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'ServiceLaptop → DefrostCtl' })).toBeVisible();
-  await expect(hops(page).getByRole('row', { name: /BusBridge passes looking on/ })).toContainText('yes');
+  await expect(hops(page).getByRole('row', { name: /BusBridge passes diagnostics/ })).toContainText('yes');
   await expect(page.getByText('Plant LAN > 10.48.10.70 / Defrost bus > 9')).toBeVisible();
   await page.goto(`${app.url}/p/${project}/routes/route-defrost`);
   const helpers = page.getByRole('grid', { name: 'Placeholder stations' });

@@ -218,12 +218,12 @@ test('points of the panel: table and element by what each is, and the truth tabl
     .nth(9)
     .click();
   const table = page.getByRole('region', { name: 'Signal path: Aisle_See_02' });
-  await expect(table).toContainText('right in the trial and in the plant');
+  await expect(table).toContainText('right in the simulation and in the plant');
   await page.keyboard.type('true when active');
   await page.keyboard.press('Enter');
   await expectDemo(page, 0, 1);
   await page.keyboard.press('ArrowUp');
-  await expect(table).toContainText('the wrong way round in the trial');
+  await expect(table).toContainText('the wrong way round in the simulation');
   await page.keyboard.press('Control+Z');
   await expectDemo(page);
 });

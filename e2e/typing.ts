@@ -6,7 +6,7 @@ export async function beginProject(page: Page, url: string, name: string): Promi
   await page.goto(url);
   await page.getByLabel('Name of the new project').fill(name);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('An exchange is an agreement between two stations')).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
 }
 
 /** Types into the cells of a row under these headings: of the row that has this text, or of the new one. */

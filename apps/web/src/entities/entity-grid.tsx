@@ -84,12 +84,8 @@ export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, I
   const columns = props.columns ?? (Object.keys(of.fields) as Id[]);
   const paths = pathsOf(of, columns);
   const shown = useShown(of, columns, { look: props.look, edit: props.edit, height });
-  const byId = new Map(props.rows.map((row) => [rowOf(row, shown, paths), row] as const));
-  const drawn = [...byId.keys()];
-  const rowAt = (at: CellAt): Row | null => {
-    const row = drawn.find(({ id }) => id === at.row);
-    return row ? byId.get(row)! : null;
-  };
+  const drawn = props.rows.map((row) => rowOf(row, shown, paths));
+  const rowAt = (at: CellAt): Row | null => drawn.find(({ id }) => id === at.row)?.row ?? null;
   const fresh = add ? [freshRow(add, shown)] : [];
   const rows = [...drawn, ...others, ...fresh];
   const all = columnsOf(of, columns);
@@ -145,7 +141,7 @@ function freshRow<Row, Id extends string>(add: Adding<Row, Id>, shown: Shown<Row
         ...(label ? { label } : {}),
         then: (after, column, other) => {
           const row = made?.(after);
-          return row === undefined ? [] : (rowOf(row, shown, []).edit?.(after, column, other) ?? []);
+          return row === undefined ? [] : rowOf(row, shown).edit(after, column, other);
         },
       };
     },

@@ -40,25 +40,49 @@ export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: re
 const rowKey = ({ id, path }: RowRef): string => [id, ...path].join(' ');
 
 /** A row of fields. Its cells are worked out when they are drawn: of a hundred thousand rows few are. */
-export function rowOf<Row, Id extends string>(row: Row, shown: Shown<Row, Id>, paths: GridRow['paths']): GridRow {
-  const { of, columns, height = 26, editing } = shown;
-  const ref = of.refOf(row);
-  let cells: GridRow['cells'] | null = null;
-  return {
-    id: rowKey(ref),
-    height,
-    of: ref,
-    paths: paths ?? [],
-    edit: (project, column, text) => editAt(project, columns[column], text),
-    get cells() {
-      return (cells ??= columns.map((id) => cellOf(row, id, shown)));
-    },
-  };
+export const rowOf = <Row, Id extends string>(
+  row: Row,
+  shown: Shown<Row, Id>,
+  paths: GridRow['paths'] = [],
+): FieldRow<Row, Id> => new FieldRow(row, shown, paths);
 
-  function editAt(project: Project, id: Id | undefined, text: string): readonly FieldEdit[] {
-    const now = of.find(project, ref);
+/** One object a row, whose functions are shared: a table may have a hundred thousand of them. */
+export class FieldRow<Row, Id extends string> implements GridRow {
+  readonly id: string;
+  private made: GridRow['cells'] | null = null;
+
+  constructor(
+    readonly row: Row,
+    private readonly shown: Shown<Row, Id>,
+    readonly paths: NonNullable<GridRow['paths']>,
+  ) {
+    this.id = rowKey(shown.of.refOf(row));
+  }
+
+  get height(): number {
+    return this.shown.height ?? 26;
+  }
+
+  get of(): RowRef {
+    return this.shown.of.refOf(this.row);
+  }
+
+  get cells(): GridRow['cells'] {
+    return (this.made ??= this.shown.columns.map((id) => cellOf(this.row, id, this.shown)));
+  }
+
+  edit(project: Project, column: number, text: string): readonly FieldEdit[] {
+    const { of, columns, edit, editing } = this.shown;
+    const now = of.find(project, this.of);
+    const id = columns[column];
     if (now === undefined || id === undefined) return [];
-    return shown.edit?.(now, id, text, editing(project)) ?? [editField(of, id, now, text, editing(project))];
+    return edit?.(now, id, text, editing(project)) ?? [editField(of, id, now, text, editing(project))];
+  }
+
+  /** The same row with something of it otherwise: cells before or behind its own. */
+  but(other: Partial<GridRow>): GridRow {
+    const { id, height, of, paths } = this;
+    return { id, height, of, paths, cells: this.cells, edit: this.edit.bind(this), ...other };
   }
 }
 

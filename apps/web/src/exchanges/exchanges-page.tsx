@@ -9,15 +9,12 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
 import { Counts } from '../marks/counts';
-import { VerdictMark } from '../marks/verdict-mark';
+import { LaneMarks } from '../marks/lane-marks';
 import { useChecked, useCounting } from '../store/checked';
 import { BoxButton, Empty, PageTitle } from '../theme/parts';
 import { NewExchange } from './new-exchange';
 
 const COLUMNS = ['open', 'name', 'kind', 'protocol', 'ends', 'cadence', 'lanes', 'agreed', 'findings'] as const;
-
-const LaneMarks = ({ verdicts }: { verdicts: readonly Verdict[] }) =>
-  verdicts.map((verdict, i) => <VerdictMark key={i} verdict={verdict} alone />);
 
 /** All exchanges with their verdicts. */
 export function ExchangesPage() {

@@ -2,28 +2,28 @@ import { SHEET_FIELDS } from '@dialoga/core/sheet';
 import type { GridColumn, GridRow } from '../grid/types';
 
 /** What an address may take of a window: half of what all other columns leave at their narrowest. */
-const ROOM = 'max(88px, 50vw - 380px)';
+const ROOM = 'max(88px, 50vw - 410px)';
 
 /** Both pages have the same columns in the same order, so that a block copied left pastes right. */
 const page = (side: 'left' | 'right', address: number): GridColumn[] => [
   {
     id: `${side} name`,
     title: SHEET_FIELDS.name.title,
-    track: 'minmax(70px, 1fr)',
+    track: 'minmax(75px, 1fr)',
     fills: 'series',
     names: true,
     page: side === 'right',
   },
-  { id: `${side} direction`, title: SHEET_FIELDS.direction.title, track: '48px', quiet: true },
-  { id: `${side} area`, title: SHEET_FIELDS.area.title, track: 'minmax(0, 0.5fr)' },
+  { id: `${side} direction`, title: SHEET_FIELDS.direction.title, track: 'minmax(43px, 0.12fr)', quiet: true },
+  { id: `${side} area`, title: SHEET_FIELDS.area.title, track: 'minmax(64px, 0.5fr)' },
   { id: `${side} address`, title: SHEET_FIELDS.address.title, track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
-  { id: `${side} length`, title: SHEET_FIELDS.length.title, track: '78px', right: true },
-  { id: `${side} type`, title: SHEET_FIELDS.type.title, track: 'minmax(86px, 0.9fr)' },
+  { id: `${side} length`, title: SHEET_FIELDS.length.title, track: 'minmax(70px, 0.15fr)', right: true },
+  { id: `${side} type`, title: SHEET_FIELDS.type.title, track: 'minmax(82px, 0.9fr)' },
 ];
 const columns = (left: number, right: number): readonly GridColumn[] => [
   { id: 'number', title: 'Lane', track: '44px', quiet: true },
   ...page('left', left),
-  { id: 'difference', title: 'Difference', track: '116px', tone: 'difference' },
+  { id: 'difference', title: 'Difference', track: '108px', tone: 'difference' },
   ...page('right', right),
 ];
 

@@ -12,6 +12,6 @@ export function partnerWords({ party, takenFrom }: Station): string {
   return party === 'own'
     ? ''
     : party === 'outside'
-      ? 'outside, only described'
+      ? 'external, only described'
       : 'of another project, which is not set';
 }

@@ -23,6 +23,9 @@ const Bar = styled.header`
     display: flex;
     align-items: center;
   }
+  @media (max-width: 1100px) {
+    gap: ${space[4]}px;
+  }
 `;
 
 const Name = styled(NavLink)`
@@ -40,6 +43,9 @@ const Name = styled(NavLink)`
 
 const Steps = styled.nav`
   gap: ${space[6]}px;
+  @media (max-width: 1100px) {
+    gap: ${space[4]}px;
+  }
   a {
     display: flex;
     align-items: center;
@@ -56,14 +62,17 @@ const Steps = styled.nav`
 
 const Finding = styled.div`
   flex: 0 1 260px;
-  min-width: 120px;
+  min-width: 96px;
   margin-left: auto;
 `;
 
 const Right = styled.div`
   gap: ${space[4]}px;
-  /* All of these are in the find box, too. */
   @media (max-width: 1100px) {
+    gap: ${space[3]}px;
+  }
+  /* All of these are in the find box, too. */
+  @media (max-width: 940px) {
     > button,
     > a:not(:last-child) {
       display: none;

@@ -23,12 +23,16 @@ export const Head = styled.div`
 /** The first column begins where the page's titles do. */
 const firstInset = '&:first-child { padding-left: var(--grid-inset, 12px); }';
 
+/** In a narrow window what stands at the right keeps less of a distance. */
+const narrow = `@media (max-width: 1100px) { padding-right: ${space[2]}px; }`;
+
 export const HeadCell = styled.div<{ $right?: boolean; $quiet?: boolean; $sunk?: boolean; $page?: boolean }>`
   padding: ${space[2]}px ${({ $right }) => ($right ? space[4] : space[2])}px ${space[2]}px 0;
   padding-left: ${({ $page }) => ($page ? space[3] : space[2])}px;
   overflow: hidden;
   white-space: nowrap;
   text-overflow: ellipsis;
+  ${({ $right }) => $right && narrow}
   text-align: ${({ $right, $sunk }) => ($sunk ? 'center' : $right ? 'right' : 'left')};
   background: ${({ $sunk }) => ($sunk ? colour.sunk : 'none')};
   ${firstInset}
@@ -99,6 +103,7 @@ export const Body = styled.div`
   .cell.right {
     justify-content: flex-end;
     padding-right: ${space[4]}px;
+    ${narrow}
   }
   .cell.sunk {
     justify-content: center;

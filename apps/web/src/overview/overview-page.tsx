@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToFinding } from '../findings/link';
 import { Counts } from '../marks/counts';
+import { LaneMarks } from '../marks/lane-marks';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { Differs, Empty, PageTitle, Section, SectionHead } from '../theme/parts';
@@ -130,9 +131,7 @@ export function OverviewPage() {
                   <li key={exchange}>
                     <Link to={`/p/${projectId}/exchanges/${exchange}`}>{name || 'exchange without a name'}</Link>
                     <span>
-                      {verdicts.slice(0, MOST_MARKS).map((verdict, i) => (
-                        <VerdictMark key={i} verdict={verdict} alone />
-                      ))}
+                      {verdicts.length > 0 && <LaneMarks verdicts={verdicts} most={MOST_MARKS} />}
                       {verdicts.length > MOST_MARKS && `and ${verdicts.length - MOST_MARKS} more`}
                       {verdicts.length === 0 &&
                         (project.get('exchange', exchange)?.kind === 'service link' ? 'moves no data' : 'no lanes yet')}

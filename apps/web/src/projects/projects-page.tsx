@@ -119,8 +119,8 @@ export function ProjectsPage() {
     return () => clearInterval(timer);
   }, [waiting]);
 
-  const opened = (summary: Promise<ProjectSummary>) =>
-    summary.then((p) => navigate(`/p/${p.id}/exchanges`)).catch(failed);
+  const opened = (summary: Promise<ProjectSummary>, at: 'exchanges' | 'stations' = 'exchanges') =>
+    summary.then((p) => navigate(`/p/${p.id}/${at}`)).catch(failed);
 
   return (
     <Page>
@@ -166,7 +166,7 @@ export function ProjectsPage() {
           <form
             onSubmit={(event) => {
               event.preventDefault();
-              if (name.trim()) void opened(api.create(name));
+              if (name.trim()) void opened(api.create(name), 'stations');
               else setProblem({ message: 'A project needs a name: type one beside “New project”.', lines: [] });
             }}
           >

@@ -12,6 +12,7 @@ import {
   wouldMakeOne,
   type RouteHop,
 } from '@dialoga/core/route';
+import { shownWord } from '@dialoga/core/text';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -139,7 +140,7 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
           {name(route.from)} → {name(route.to)}
         </h1>
         <p>
-          {route.traffic}: {best ? throughWords(project, best) : 'no way'}
+          {shownWord(route.traffic)}: {best ? throughWords(project, best) : 'no way'}
         </p>
         <Link to={`/p/${address}/routes`} style={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
           All routes
@@ -262,7 +263,9 @@ function Asking({ project, route, onChange, onKeep }: AskingProps) {
         for
         <Select value={route.traffic} onChange={(event) => onChange({ traffic: event.target.value as Traffic })}>
           {TRAFFICS.map((traffic) => (
-            <option key={traffic}>{traffic}</option>
+            <option key={traffic} value={traffic}>
+              {shownWord(traffic)}
+            </option>
           ))}
         </Select>
       </label>

@@ -25,7 +25,6 @@ export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Projec
   const columns = ALL.filter((field) => placed || field !== 'address');
   const shown = useShown(BLOCK_PART, columns, { height: 22 });
   const paths = pathsOf(BLOCK_PART, columns);
-  const parts = blocks.flatMap(partsOf);
   const rows = blocks.flatMap((block) => [
     ...partsOf(block).map((part) => rowOf(part, shown, paths)),
     freshPart(block, columns),
@@ -37,7 +36,7 @@ export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Projec
       label={label}
       {...table}
       onDrop={(id) => {
-        const part = parts.find((one) => rowOf(one, shown, paths).id === id);
+        const part = blocks.flatMap(partsOf).find((one) => rowOf(one, shown).id === id);
         if (part) commit('Delete a part of a block', [dropBlockPart(part)]);
       }}
     />

@@ -53,7 +53,7 @@ const FACTS: readonly (readonly [field: keyof typeof STATION.fields, empty: stri
   ['runsOn', 'hardware of its own'],
   ['profile', 'none'],
   ['supplier', 'who answers for it'],
-  ['party', 'own'],
+  ['party', 'ours'],
   ['takenFrom', 'this project'],
   ['newest', 'not known'],
   ['guard', 'not set'],

@@ -81,8 +81,8 @@ function RackTable({ rack }: { rack: Rack }) {
     const zoneCell: GridCell = { text: zone ?? '', muted: true };
     if (module) {
       const row = rowOf(module, shown, PATHS);
-      const edit: GridRow['edit'] = (now, column, text) => row.edit!(now, column - 1, text);
-      return { ...row, edit, cells: [zoneCell, ...row.cells] };
+      const edit: GridRow['edit'] = (now, column, text) => row.edit(now, column - 1, text);
+      return row.but({ edit, cells: [zoneCell, ...row.cells] });
     }
     const slotText = slot === null ? '' : slotName(rack, slot);
     const free = { text: '', show: 'free', muted: true, editable: true, about: MODULE.fields.name };

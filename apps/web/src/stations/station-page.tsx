@@ -36,8 +36,8 @@ const Touching = styled.ul`
 `;
 
 const PARTY_WORDS: Record<Party, string> = {
-  own: 'own party',
-  outside: 'outside party',
+  own: 'ours',
+  outside: 'external',
   'in another project': 'of another project',
 };
 

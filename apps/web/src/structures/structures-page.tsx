@@ -42,10 +42,13 @@ export function StructuresPage() {
     const used: GridCell = { text: uses === 1 ? 'used once' : `used ${uses} times`, muted: true };
     const name = rowOf(structure, names, [['name']]);
     return [
-      { ...name, tone: 'main', cells: [...name.cells, used, ...figures(laid, ({ size }) => formatBits(size, 8))] },
+      name.but({ tone: 'main', cells: [...name.cells, used, ...figures(laid, ({ size }) => formatBits(size, 8))] }),
       ...entriesOf<'structure', Member>(structure, ['members']).map((member): GridRow => {
         const row = rowOf(member, members, [['name'], ['type']]);
-        return { ...row, tone: 'sub', cells: [...row.cells, ...figures(laid, (of) => whereIn(of, member.entry.name))] };
+        return row.but({
+          tone: 'sub',
+          cells: [...row.cells, ...figures(laid, (of) => whereIn(of, member.entry.name))],
+        });
       }),
       freshMember(structure.id),
     ];

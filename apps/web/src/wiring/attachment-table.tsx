@@ -57,8 +57,8 @@ export function AttachmentTable({ onChosen }: { onChosen: (chosen: Chosen) => vo
   const attachments = useMemo(() => attachmentsOf(project), [project]);
   const byRow = useMemo(() => new Map(attachments.map((row) => [rowId(row), row])), [attachments]);
   const columns: GridColumn[] = [
-    { id: 'station', title: 'Station', names: true, track: 'minmax(112px, 1fr)' },
-    ...networks.map((n): GridColumn => ({ id: n.id, title: n.name || 'network', track: 'minmax(96px, 1fr)' })),
+    { id: 'station', title: 'Station', names: true, track: 'minmax(100px, 1fr)' },
+    ...networks.map((n): GridColumn => ({ id: n.id, title: n.name || 'network', track: 'minmax(94px, 1fr)' })),
   ];
   const rows = useMemo(
     () => attachments.map((row) => rowFor(row, networks, (port) => FIELDS.some((path) => isWrong(port.id, ...path)))),

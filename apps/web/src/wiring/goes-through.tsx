@@ -1,5 +1,6 @@
 import type { Port } from '@dialoga/core/model';
 import { goesThrough } from '@dialoga/core/route';
+import { shownWord } from '@dialoga/core/text';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useStateOf } from '../store/store';
@@ -36,7 +37,7 @@ export function GoesThrough({ port, projectId }: { port: Port; projectId: string
               {station(route.from)} → {station(route.to)}
             </Link>
             <small>
-              {route.traffic}, hop {hop}
+              {shownWord(route.traffic)}, hop {hop}
             </small>
           </li>
         ))}

@@ -19,6 +19,9 @@ const Beside = styled.div`
   min-height: 0;
   display: grid;
   grid-template-columns: minmax(0, 800fr) minmax(0, 480fr);
+  @media (max-width: 1100px) {
+    grid-template-columns: minmax(0, 1.9fr) minmax(0, 1fr);
+  }
   @media (max-width: 900px) {
     grid-template-columns: none;
     overflow: auto;

@@ -37,8 +37,9 @@ export function lanesMade(
   reader: Reader,
   exchange: Exchange,
   newId: () => string,
-): { from: 'landings' | 'dials'; changes: Change[] } | null {
-  if (exchange.kind === 'remote I/O') return { from: 'landings', changes: lanesFromLandings(reader, exchange, newId) };
+): { from: 'module assignments' | 'rotary switches'; changes: Change[] } | null {
+  if (exchange.kind === 'remote I/O')
+    return { from: 'module assignments', changes: lanesFromLandings(reader, exchange, newId) };
   if (exchange.protocol !== 'radio-mirror') return null;
-  return { from: 'dials', changes: lanesFromDials(reader, exchange, newId) };
+  return { from: 'rotary switches', changes: lanesFromDials(reader, exchange, newId) };
 }

@@ -94,7 +94,7 @@ test('a lane for each module: dial 3 is register 13, and input 49, by first numb
 
 test('a dial that was turned, and a module that is gone, are followed; until then it is a Doubt', () => {
   const turned = edited(made(radio()), ['module', 'wind', 'dial', '6']);
-  expect(wordsOf(theFinding(turned, 'DIR 7'))).toContain('its lanes no longer follow the dials');
+  expect(wordsOf(theFinding(turned, 'DIR 7'))).toContain('its lanes no longer follow the rotary switches');
   const followed = made(turned);
   expect(places(followed)[0]).toEqual(['dial wind inputs', 'unit writes 0', 'base reads 25']);
   expect(codesOf(followed)).not.toContain('DIR 7');

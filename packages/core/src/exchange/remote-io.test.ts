@@ -89,7 +89,7 @@ test('DIR 7: lanes that no longer follow their landings are a Doubt until they d
   const project = made(remote());
   expect(codesOf(project)).not.toContain('DIR 7');
   const moved = edited(project, ['landing', 'l3', 'outputsAt', { area: 'areaa', view: 'va', number: 720 }]);
-  expect(wordsOf(theFinding(moved, 'DIR 7'))).toContain('its lanes no longer follow the landings');
+  expect(wordsOf(theFinding(moved, 'DIR 7'))).toContain('its lanes no longer follow the module assignments');
   expect(codesOf(made(moved))).not.toContain('DIR 7');
 });
 

@@ -45,7 +45,8 @@ describe('a station', () => {
     ['name', ' Boiler ', { name: 'Boiler' }],
     ['roles', '', { roles: [] }],
     ['roles', 'gateway, GATEWAY, router', { roles: ['gateway', 'router'] }],
-    ['party', 'out', { party: 'outside' }],
+    ['party', 'ext', { party: 'outside' }],
+    ['party', 'outside', { party: 'outside' }],
     ['profile', '', { profile: null }],
     ['scan', '20 ms', { scan: 20 }],
     ['scan', '', { scan: null }],
@@ -61,7 +62,7 @@ describe('a station', () => {
 
   test.each([
     ['roles', 'gateway, boss', '“boss” is not a valid role'],
-    ['party', 'theirs', '“theirs” is not a valid party; write own, outside, in another project'],
+    ['party', 'theirs', '“theirs” is not a valid responsibility; write ours, external, in another project'],
     ['profile', 'none', '“none” names no profile; profiles: Profile a, Profile b'],
     ['scan', 'fast', '“fast” is not a whole number; a scan time in ms is a whole number from 0 to 3600000'],
     ['scan', '20,5', 'with a comma'],

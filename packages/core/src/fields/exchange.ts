@@ -63,10 +63,10 @@ const ofOther = (field: keyof OwnFacts, title: string): Pick<Field<Exchange>, 't
 
 /** All exchanges, and what concerns each as a whole. */
 export const EXCHANGE = entityRows('exchange', 'exchange', {
-  open: { title: 'Open', width: 60, quiet: true, path: null, text: () => 'Open' },
+  open: { title: 'Open', width: 52, quiet: true, path: null, text: () => 'Open' },
   name: {
     title: 'Exchange',
-    width: [160, 1],
+    width: [140, 1],
     names: true,
     counts: true,
     ...text('name'),
@@ -82,7 +82,7 @@ export const EXCHANGE = entityRows('exchange', 'exchange', {
   },
   protocol: {
     title: 'Protocol',
-    width: 170,
+    width: 164,
     text: (exchange) => protocolOf(exchange).name,
     options: ({ kind }) => protocolsFor(kind).map(({ name }) => name),
     edit: editProtocol,
@@ -103,16 +103,16 @@ export const EXCHANGE = entityRows('exchange', 'exchange', {
   },
   ends: {
     title: 'Between',
-    width: [180, 1],
+    width: [150, 1],
     path: null,
     text: (exchange, project) => {
       const names = endNames(project, exchange).map(([, name]) => name);
       return names.join(names.length > 2 ? ', ' : ' and ');
     },
   },
-  lanes: { title: 'Its lanes', width: [140, 1], path: null, text: () => '' },
-  agreed: { title: 'Agreed', width: 90, right: true, path: null, text: () => '' },
-  findings: { title: 'Findings', width: 110, path: null, text: () => '' },
+  lanes: { title: 'Its lanes', width: [112, 1], path: null, text: () => '' },
+  agreed: { title: 'Agreed', width: 78, right: true, path: null, text: () => '' },
+  findings: { title: 'Findings', width: 100, path: null, text: () => '' },
   timeout: time('timeout', 'Timeout', 'a timeout', 'After how long the one that asks gives up.'),
   responseDelay: {
     ...time('responseDelay', 'Response delay', 'a response delay', 'From the end of a request to its answer, at most.'),

@@ -31,7 +31,7 @@ const SERIAL_LINE = entityRows('port', 'port', {
   },
   unit: {
     title: 'Unit',
-    width,
+    width: [40, 0.6],
     mono: true,
     text: ({ unit }) => (unit === null ? '' : String(unit)),
     edit: (port, typed) => {
@@ -44,7 +44,7 @@ const SERIAL_LINE = entityRows('port', 'port', {
   },
   serial: {
     title: 'Rate, framing',
-    width,
+    width: [82, 1.2],
     mono: true,
     text: ({ serial }) => serial ?? '',
     edit: (port, typed) => {

@@ -86,8 +86,8 @@ export const MODULE = entityRows('module', 'module', {
   inputs: size('inputs', 'In', 'Bytes that it puts into the input image.'),
   outputs: size('outputs', 'Out', 'Bytes that it takes out of the output image.'),
   dial: {
-    title: 'Dial',
-    width: 48,
+    title: 'Rotary switch',
+    width: 84,
     mono: true,
     right: true,
     ...note('dial'),
@@ -98,7 +98,7 @@ export const MODULE = entityRows('module', 'module', {
       return changed(...dial.changes, set('module', module, ['dialRead'], false));
     },
     examples: ['3'],
-    help: 'What its dial or switches are to be set to.',
+    help: 'What its rotary switch, or its other switches, are to be set to.',
   },
   landings: {
     title: 'Assigned to',

@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import { put, set } from '../change/make.js';
 import { newNetwork } from '../create/new-entities.js';
 import { inOrder, orderAfter } from '../model/order.js';
@@ -164,7 +165,7 @@ export const PORT = entityRows('port', 'port', {
   takes: {
     title: 'Permitted traffic',
     width: [110, 1],
-    text: ({ takes }) => (takes ?? []).join(', '),
+    text: ({ takes }) => (takes ?? []).map(shownWord).join(', '),
     edit: editTakes,
     examples: [TRAFFICS[0], `${TRAFFICS[0]}, ${TRAFFICS[1]}`],
     help: 'The only service traffic that it lets in; empty: any.',

@@ -1,26 +1,25 @@
 import { set } from '../change/make.js';
 import type { Port } from '../model/port.js';
 import { TRAFFICS } from '../model/words.js';
+import { readWords } from './simple-fields.js';
 import { parsePool } from '../route/tunnel.js';
-import { changed, refused, type FieldEdit } from '../text/field-edit.js';
+import { changed, type FieldEdit } from '../text/field-edit.js';
 
-/** `looking on, program transfer`: the only traffic that a port takes; emptied, it takes any. */
+/** `diagnostics, program transfer`: the only traffic that a port takes; emptied, it takes any. */
 export function editTakes(port: Port, text: string): FieldEdit {
-  const words = text.split(',').map((word) => word.trim().toLowerCase());
   if (text === '') return changed(set('port', port, ['takes'], undefined));
-  const strange = words.find((word) => !TRAFFICS.some((traffic) => traffic === word));
-  if (strange !== undefined) return refused({ found: `“${strange}” is not a valid kind of traffic`, expected: `write some of ${ALL}` });
+  const taken = readWords(text, TRAFFICS, 'kind of traffic');
+  if ('changes' in taken) return taken;
   return changed(
     set(
       'port',
       port,
       ['takes'],
-      TRAFFICS.filter((traffic) => words.includes(traffic)),
+      TRAFFICS.filter((traffic) => taken.words.includes(traffic)),
     ),
   );
 }
 
-const ALL = TRAFFICS.join(', ');
 /** What is written where there is a tunnel, and its pool is not known yet. */
 export const POOL_UNKNOWN = 'pool not known';
 

@@ -3,6 +3,7 @@ import { inOrder } from '../model/order.js';
 import type { Entity, EntityOf, Kind } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
 import { changed, parseWhole, parseWord, refused, type FieldEdit } from '../text/field-edit.js';
+import { shownWord } from '../text/shown-word.js';
 import type { Entry, Field } from './field.js';
 
 type Said<Row> = Required<Pick<Field<Row>, 'text' | 'edit'>> & Pick<Field<Row>, 'options'>;
@@ -28,10 +29,11 @@ function simple<Row>(kept: (row: Row) => Kept) {
     const value = valueOf(row, field);
     return value === null || value === undefined ? '' : String(value);
   };
+  const chosenWord = (field: string) => (row: Row) => shownWord(written(field)(row));
   /** Emptied, it says nothing: `nothing` is stored. */
   const chosen = (field: string, words: readonly (string | number)[], what: string, nothing?: null): Said<Row> => ({
-    text: written(field),
-    options: words.map(String),
+    text: chosenWord(field),
+    options: words.map(shownWord),
     edit: (row, text) => {
       if (text === '') return put(row, field, nothing);
       const word = parseWord(text, words, what);
@@ -49,8 +51,8 @@ function simple<Row>(kept: (row: Row) => Kept) {
     }),
     /** one of these words, always */
     word: (field: string, words: readonly (string | number)[], what: string): Said<Row> => ({
-      text: written(field),
-      options: words.map(String),
+      text: chosenWord(field),
+      options: words.map(shownWord),
       edit: (row, text) => {
         const word = parseWord(text, words, what);
         return word.ok ? put(row, field, word.value) : refused(word);

@@ -100,11 +100,11 @@ export const STATION = entityRows('station', 'station', {
     help: 'What is known of its type: how it counts, what it can take. One that comes with Dialoga is taken into the project.',
   },
   party: {
-    title: 'Party',
-    width: 70,
-    ...word('party', PARTIES, 'party'),
-    examples: ['own', 'outside'],
-    help: 'Whose it is: own, only described by others, or of another project.',
+    title: 'Responsibility',
+    width: 96,
+    ...word('party', PARTIES, 'responsibility'),
+    examples: ['ours', 'external'],
+    help: 'Who engineers it: ours, external (only described to us), or in another project.',
   },
   supplier: {
     title: 'Supplier',

@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import { laneName } from '../lane/compare.js';
 import type { Cell } from '../finding/finding.js';
 import type { Claim } from '../model/claim.js';
@@ -94,7 +95,7 @@ function detailOf(project: Project, cell: Cell): string {
       return network?.subnet ?? network?.kind ?? '';
     }
     case 'route':
-      return project.get('route', cell.id)?.traffic ?? '';
+      return shownWord(project.get('route', cell.id)?.traffic ?? '');
     case 'exchange':
       return project.get('exchange', cell.id)?.kind ?? '';
     case 'tag': {

@@ -24,5 +24,7 @@ test('what is set at each port, in words of its network', () => {
 
 test('dials of modules, and the button that reads them in', () => {
   const turned = plant(['module', 'm2', 'dial', '3'], ['module', 'm2', 'dialRead', false]);
-  expect(card(turned, 'sd')).toEqual(['slot 1, m2 · dial 3 · read the dial in by its button, or restart']);
+  expect(card(turned, 'sd')).toEqual([
+    'slot 1, m2 · rotary switch 3 · read the rotary switch in by its button, or restart',
+  ]);
 });

@@ -17,7 +17,7 @@ export interface CardLine {
   then: string;
 }
 
-/** Everything that is set by hand at a device: addresses and settings of its ports, dials of its modules. */
+/** Everything that is set by hand at a device: addresses and settings of its ports, rotary switches of its modules. */
 export function settingCard(project: Project, station: Station): CardLine[] {
   const lines: CardLine[] = [];
   for (const port of childrenOf(project, 'port', station.id)) {
@@ -50,9 +50,9 @@ export function settingCard(project: Project, station: Station): CardLine[] {
       const where = place
         ? `then it lies at ${formatRadioPlace(place)} of ${project.get('station', place.base)?.name}`
         : '';
-      const button = module.dialRead === false ? 'read the dial in by its button, or restart' : '';
+      const button = module.dialRead === false ? 'read the rotary switch in by its button, or restart' : '';
       const then = [button, where].filter((words) => words !== '').join('; ');
-      lines.push({ at: `${slot}, ${module.name || module.kind}`, what: 'dial', value: dial, then });
+      lines.push({ at: `${slot}, ${module.name || module.kind}`, what: 'rotary switch', value: dial, then });
     }
   }
   return lines;

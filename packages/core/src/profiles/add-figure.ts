@@ -26,7 +26,7 @@ export const FIGURE_FORMS = [
   'connections per partner 2',
   'connections over Modbus TCP 8',
   'factory unit 247',
-  'digital input: discrete inputs from 1, 16 a dial',
+  'digital input: discrete inputs from 1, 16 per position',
   'speaks Modbus TCP: calls, listens; ethernet',
   'forwards requests by unit; from 2.4',
   'routes Plant LAN > 10.0.0.1 / rack > 0',
@@ -99,9 +99,9 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   return refused({ found, expected: `write one of: ${FIGURE_FORMS.join(' · ')}${names}` });
 }
 
-/** `digital input: discrete inputs from 1, 16 a dial`. Null where it is not that. */
+/** `digital input: discrete inputs from 1, 16 per position` of the rotary switch. Null where it is not that. */
 export function readRadioBlock(text: string) {
-  const match = /^(.+?):\s*(.+?) from (\d{1,6}),\s*(\d{1,5}) a dial$/i.exec(text.trim());
+  const match = /^(.+?):\s*(.+?) from (\d{1,6}),\s*(\d{1,5}) (?:per position|a dial)$/i.exec(text.trim());
   const kind = MODULE_KINDS.find((k) => k.toLowerCase() === match?.[1]?.toLowerCase());
   const table = TABLES.find((t) => t === match?.[2]?.toLowerCase());
   const [first, stride] = [Number(match?.[3]), Number(match?.[4])];

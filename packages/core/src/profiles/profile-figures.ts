@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import { put, set } from '../change/make.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
@@ -87,10 +88,10 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     figures.push({ id: `presets.${key}`, what, value: preset.value, source: preset.source });
   }
   for (const [key, block] of Object.entries(profile.radioBlocks ?? {})) {
-    const value = `${block.table} from ${block.first}, ${block.stride} a dial`;
+    const value = `${block.table} from ${block.first}, ${block.stride} per position`;
     figures.push({
       id: `radioBlocks.${key}`,
-      what: `${block.kind} by its dial`,
+      what: `${block.kind} by its rotary switch`,
       value: `${block.kind}: ${value}`,
       source: block.source,
     });
@@ -133,8 +134,8 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     figures.push({ id: 'routeText', what: 'a route is written', value: routeSample(form), source });
   }
   for (const [key, { what, firmware, source }] of Object.entries(profile.forwards ?? {})) {
-    const value = firmware ? `${what}; from ${firmware}` : what;
-    figures.push({ id: `forwards.${key}`, what: 'passes on', value, source, options: FORWARDS });
+    const value = firmware ? `${shownWord(what)}; from ${firmware}` : shownWord(what);
+    figures.push({ id: `forwards.${key}`, what: 'passes on', value, source, options: FORWARDS.map(shownWord) });
   }
   for (const word of OUR_WORDS) {
     figures.push({
@@ -194,7 +195,7 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
     case 'radioBlocks': {
       if (clean === '') return to(path, undefined);
       const block = readRadioBlock(clean);
-      const expected = 'write it as in digital input: discrete inputs from 1, 16 a dial';
+      const expected = 'write it as in digital input: discrete inputs from 1, 16 per position';
       if (!block) return refused({ found: `“${clean}” does not describe a block of registers`, expected });
       return to(path, { ...block, source: profile.radioBlocks?.[key]?.source ?? '' });
     }

@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import { contains, formatSubnet, parseIpv4, parseMask, parseSubnet, subnetOf, type Subnet } from '../wiring/ipv4.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
@@ -42,8 +43,8 @@ export function linkConditions(reader: Reader, network: Network, from: Port, to:
   if (to.takes && to.takes.length > 0) {
     conditions.push({
       holds: to.takes.includes(traffic),
-      must: `${to.name || 'the port'} takes ${traffic}`,
-      found: `it takes ${to.takes.join(', ')}`,
+      must: `${to.name || 'the port'} takes ${shownWord(traffic)}`,
+      found: `it takes ${to.takes.map(shownWord).join(', ')}`,
       code: 'ROU 3',
       cell: portCell(to, 'takes'),
     });
@@ -101,7 +102,7 @@ export function throughConditions(
   const conditions: Condition[] = [
     {
       holds: passes,
-      must: `${station.name} passes ${traffic}`,
+      must: `${station.name} passes ${shownWord(traffic)}`,
       found: `${station.name} ${why}`,
       code: older ? 'HWS 8' : 'ROU 3',
       cell: { kind: 'station', id: station.id, path: ['profile'] },

@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import { TRAFFICS, type Traffic } from '../model/words.js';
 import type { Cell } from '../finding/finding.js';
 
@@ -40,7 +41,7 @@ export function letsText({ lets }: Pick<RouteHop, 'lets'>): string {
   const left = TRAFFICS.filter((traffic) => !lets.includes(traffic));
   if (left.length === 0) return 'all';
   if (lets.length === 0) return 'nothing';
-  return left.length <= 2 ? `all but ${left.join(' and ')}` : lets.join(', ');
+  return left.length <= 2 ? `all but ${left.map(shownWord).join(' and ')}` : lets.map(shownWord).join(', ');
 }
 
 /** What is wrong on a hop, first what is wrong for certain. */

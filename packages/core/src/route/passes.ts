@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import type { Exchange } from '../model/exchange.js';
 import { type Traffic, TRAFFICS, type Forward } from '../model/words.js';
 import { compareVersions } from '../rack/revisions.js';
@@ -54,18 +55,28 @@ export function passingOf(reader: Reader, station: Station, traffic: Traffic, fr
     const order = one.firmware && part ? compareVersions(part[1].version, one.firmware) : null;
     if (order !== null && order < 0) {
       const older = { least: one.firmware!, found: part![1].version };
-      return { passes: false, why: `passes ${traffic} from firmware ${older.least} on; it has ${older.found}`, older };
+      return {
+        passes: false,
+        why: `passes ${shownWord(traffic)} from firmware ${older.least} on; it has ${older.found}`,
+        older,
+      };
     }
     return { passes: true, why: `passes ${one.what}` };
   }
   if (station.roles.includes('coupler')) {
-    return { passes: false, why: `is a coupler: it passes the data of its own coupler area, and no ${traffic}` };
+    return {
+      passes: false,
+      why: `is a coupler: it passes the data of its own coupler area, and no ${shownWord(traffic)}`,
+    };
   }
   if (forwards.length > 0) {
-    return { passes: false, why: `passes ${forwards.map(({ what }) => what).join(' and ')}, and no ${traffic}` };
+    return {
+      passes: false,
+      why: `passes ${forwards.map(({ what }) => shownWord(what)).join(' and ')}, and no ${shownWord(traffic)}`,
+    };
   }
   if (station.roles.includes('gateway')) {
-    return { passes: false, why: `answers from a memory of its own, and passes no ${traffic}` };
+    return { passes: false, why: `answers from a memory of its own, and passes no ${shownWord(traffic)}` };
   }
   if (station.roles.includes('router')) return { passes: null, why: 'is a router; what it passes is not known yet' };
   return { passes: false, why: `passes nothing on` };

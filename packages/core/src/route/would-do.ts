@@ -1,3 +1,4 @@
+import { shownWord } from '../text/shown-word.js';
 import type { Reader } from '../model/project.js';
 import type { Traffic } from '../model/words.js';
 import type { FoundRoute } from './find-routes.js';
@@ -12,7 +13,7 @@ export function wouldMakeOne(reader: Reader, { hops, failures }: FoundRoute, tra
     if (condition.code === 'HWS 8') return `a newer firmware in ${name(hop.to)}: ${condition.found}`;
     if (isPassing(condition) && next) {
       const beside = `${name(hops[0]!.from)} attached to ${network(next.network)} itself`;
-      const between = `a station that passes ${traffic} between ${network(hop.network)} and ${network(next.network)}`;
+      const between = `a station that passes ${shownWord(traffic)} between ${network(hop.network)} and ${network(next.network)}`;
       return `${between}, in place of ${name(hop.to)} or beside it; or ${beside}`;
     }
     return `that ${condition.must}: ${condition.found}`;

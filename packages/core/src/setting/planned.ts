@@ -47,7 +47,9 @@ export function plannedOf(reader: Reader, field: string): Planned | null {
     }
     case 'module': {
       const module = reader.get('module', id);
-      return module ? plain('module', id, 'dial', `${module.name || module.kind}, dial`, module.dial ?? '') : null;
+      return module
+        ? plain('module', id, 'dial', `${module.name || module.kind}, rotary switch`, module.dial ?? '')
+        : null;
     }
     case 'landing': {
       const landing = reader.get('landing', id);

@@ -1,6 +1,7 @@
 import type { Change } from '../change/change.js';
 import { unreadSentence, type Read } from './read.js';
 import { unread, read } from './read.js';
+import { shownWord } from './shown-word.js';
 
 /** What typed text does to an entity, or why it cannot be taken; the sentence repeats what was typed. */
 export interface FieldEdit {
@@ -14,14 +15,14 @@ export const refused = (miss: { found: string; expected: string }): FieldEdit =>
   problem: unreadSentence(miss),
 });
 
-/** One of these words; the start of a word will do where it is the only one. */
+/** One of these words, as it is shown or stored; the start of a word will do where it is the only one. */
 export function parseWord<W extends string | number>(text: string, words: readonly W[], what: string): Read<W> {
   const clean = text.trim().toLowerCase();
-  const exact = words.find((word) => String(word).toLowerCase() === clean);
+  const exact = words.find((word) => shownWord(word).toLowerCase() === clean || String(word).toLowerCase() === clean);
   if (exact !== undefined) return read(exact);
-  const starting = clean === '' ? [] : words.filter((word) => String(word).toLowerCase().startsWith(clean));
+  const starting = clean === '' ? [] : words.filter((word) => shownWord(word).toLowerCase().startsWith(clean));
   if (starting.length === 1) return read(starting[0]!);
-  return unread(`“${text.trim()}” is not a valid ${what}`, `write ${words.join(', ')}`);
+  return unread(`“${text.trim()}” is not a valid ${what}`, `write ${words.map(shownWord).join(', ')}`);
 }
 
 /** `yes` or `no`, or the start of it; a cell that is emptied says no. */

@@ -29,10 +29,10 @@ export function TruthTable({ point }: { point: PointRow }) {
     : polarity.twice
       ? 'inverted twice: correct in simulation, inverted in the plant'
       : polarity.rightInTrial
-        ? 'right in the trial and in the plant'
+        ? 'right in the simulation and in the plant'
         : polarity.rightInPlant
-          ? 'right in the plant, the wrong way round in the trial'
-          : 'the wrong way round in the trial and in the plant';
+          ? 'right in the plant, the wrong way round in the simulation'
+          : 'the wrong way round in the simulation and in the plant';
   return (
     <Foot aria-label={`Signal path: ${name}`}>
       <SectionHead>

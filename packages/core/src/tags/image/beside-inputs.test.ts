@@ -133,5 +133,5 @@ test('outputs that a simulator reads and a module is driven by as well are asked
   );
   const finding = theFinding(reading, 'POS 2');
   expect(finding.severity).toBe('doubt');
-  expect(wordsOf(finding)).toContain('Sim reads a720 in a trial, and m2 drives the plant by it');
+  expect(wordsOf(finding)).toContain('Sim reads a720 in a simulation, and m2 drives the plant by it');
 });

@@ -13,7 +13,7 @@ export interface PolarityTable {
   /** the logic takes active for active with the simulator, with the plant */
   rightInTrial: boolean;
   rightInPlant: boolean;
-  /** the simulator turns it over, and the logic again: the trial passes, the plant does not */
+  /** the simulator turns it over, and the logic again: the simulation passes, the plant does not */
   twice: boolean;
 }
 

@@ -13,7 +13,7 @@ export const serviceThroughIo: Rule = {
         severity: 'doubt',
         headline: '{exchange}: the port of {a} is meant for I/O',
         says: ['{a}: [[I/O]]'],
-        consequence: 'Loading a program or looking on takes time from the I/O on that port, or the port refuses it.',
+        consequence: 'Loading a program or diagnostics takes time from the I/O on that port, or the port refuses it.',
         remedy: 'Use another port of {a}{other}, or accept it with the reason why there is none.',
       },
     },

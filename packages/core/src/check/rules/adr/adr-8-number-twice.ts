@@ -35,8 +35,8 @@ export const numberTwice: Rule = {
       },
       dial: {
         severity: 'blocker',
-        headline: '{network}: dial {number} twice among {kind} modules, {a} and {b}',
-        says: ['{a}: dial [[{number}]]', '{b}: dial [[{number}]]'],
+        headline: '{network}: rotary switch {number} twice among {kind} modules, {a} and {b}',
+        says: ['{a}: rotary switch [[{number}]]', '{b}: rotary switch [[{number}]]'],
         consequence: 'Both are taken for the same place of the base’s registers.',
         remedy: 'Turn one of them to a number that no other {kind} module has.',
       },
@@ -110,7 +110,7 @@ export const numberTwice: Rule = {
         const name = (module: Module) => `${reader.get('station', owner(module))?.name ?? ''} ${module.name}`.trim();
         yield {
           message: 'dial',
-          label: 'dial twice',
+          label: 'switch twice',
           about,
           parties: [{ station: owner(a) }, { station: owner(b) }],
           cells: [

@@ -42,7 +42,9 @@ test('ADR 8: dials of one direction on one radio network', () => {
       ['module', 'm3', 'dial', '3'],
       ['module', 'm3', 'kind', kind],
     );
-  expect(wordsOf(theFinding(turned('digital output'), 'ADR 8'))).toContain('dial 3 twice among digital output modules');
+  expect(wordsOf(theFinding(turned('digital output'), 'ADR 8'))).toContain(
+    'rotary switch 3 twice among digital output modules',
+  );
   // An input and an output module of equal dials are a pair that is meant.
   expect(codesOf(turned('digital input'))).not.toContain('ADR 8');
 });

@@ -51,10 +51,10 @@ export const radioNetwork: Rule = {
       },
       notRead: {
         severity: 'doubt',
-        headline: '{a}: the dial is at {dial}, and was not read in since it was turned',
-        says: ['dial {dial}: [[not read in]]'],
+        headline: '{a}: the rotary switch is at {dial}, and was not read in since it was turned',
+        says: ['rotary switch {dial}: [[not read in]]'],
         consequence: 'The unit goes on with the number that it had before.',
-        remedy: 'Press the button that reads the dial in, or restart the unit, then say so here.',
+        remedy: 'Press the button that reads the rotary switch in, or restart the unit, then say so here.',
       },
     },
   },
@@ -177,7 +177,7 @@ function* notReadIn(reader: Reader, network: Network, ports: readonly Port[]): G
         if ((module.dial ?? '').trim() === '' || module.dialRead !== false) continue;
         yield {
           message: 'notRead',
-          label: 'dial not read in',
+          label: 'switch not read in',
           about: aboutOf(network),
           parties: [{ station }],
           cells: [{ kind: 'module', id: module.id, path: ['dialRead'] }],

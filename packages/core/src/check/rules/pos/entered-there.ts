@@ -83,7 +83,7 @@ const endsEntered = (reader: Reader, station: string): Set<string> =>
     childrenOf(reader, 'end', station).flatMap(({ id, exchange }) => (isEnteredBy(reader, exchange) ? [id] : [])),
   );
 
-/** Whether people set values by it: a panel or a control room takes part. What a simulator sets is a trial. */
+/** Whether people set values by it: a panel or a control room takes part. What a simulator sets is a simulation. */
 const isEnteredBy = (reader: Reader, exchange: string): boolean =>
   reader.get('exchange', exchange)?.kind === 'tag map' &&
   childrenOf(reader, 'end', exchange).some((end) =>

@@ -50,11 +50,11 @@ export const twoWriters: Rule = {
       },
       driven: {
         severity: 'doubt',
-        headline: '{area} of {a}: {sim} reads {range} in a trial, and {module} drives the plant by it',
+        headline: '{area} of {a}: {sim} reads {range} in a simulation, and {module} drives the plant by it',
         says: ['{sim} reads [[{range}]], as if the plant were not there', '{module} is driven by [[{shared}]]'],
         consequence: 'What is tried on the simulator moves the real thing.',
         remedy:
-          'Say how that is kept apart in a trial: module pulled, supply off, or outputs blocked; accept with that reason.',
+          'Say how that is kept apart in a simulation: module pulled, supply off, or outputs blocked; accept with that reason.',
       },
       onRequest: {
         severity: 'doubt',

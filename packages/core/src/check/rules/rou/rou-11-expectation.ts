@@ -1,3 +1,4 @@
+import { shownWord } from '../../../text/shown-word.js';
 import { expectationHolds } from '../../../route/reach.js';
 import { routeName } from './route-report.js';
 import { findRoutes } from '../../../route/find-routes.js';
@@ -41,7 +42,7 @@ export const expectationHeld: Rule = {
         about: { kind: 'expectation', id: expected.id, name: routeName(reader, expected) },
         parties: [{ station: from }, { station: to }],
         cells: [{ kind: 'expectation', id: expected.id, path: ['must'] }, ...whatStops(reader, expected)],
-        params: { a: name(from), b: name(to), traffic, why },
+        params: { a: name(from), b: name(to), traffic: shownWord(traffic), why },
         subjects: [expected.id],
       };
     },

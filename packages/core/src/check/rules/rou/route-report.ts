@@ -1,3 +1,4 @@
+import { shownWord } from '../../../text/shown-word.js';
 import type { Reader } from '../../../model/project.js';
 import type { Route } from '../../../model/route.js';
 import { findRoutes, type FoundRoute } from '../../../route/find-routes.js';
@@ -29,7 +30,7 @@ export function routeReport(
     cells: cell ? [shown, cell] : [shown],
     params: {
       route: routeName(reader, route),
-      traffic: route.traffic,
+      traffic: shownWord(route.traffic),
       a: reader.get('station', route.from)?.name ?? '',
       b: reader.get('station', route.to)?.name ?? '',
       ...params,
