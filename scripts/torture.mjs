@@ -4,8 +4,8 @@ import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
 /**
- * What is too long for every test: kills, hostile requests, faults, random lanes, right plants and
- * slips in them. Ends with 1 where something acknowledged
+ * What is too long for every test: kills, hostile requests, faults, random lanes, windows over
+ * a bad network, right plants and slips in them. Ends with 1 where something acknowledged
  * was lost, something hostile had its way, or a verdict is not true. `--only PART` does one part, `--times N` so much of
  * it, `--seed N` makes a run the same again.
  */
@@ -27,6 +27,13 @@ if (only === null || only === 'lanes') {
   say(`\nRandom lanes against the byte and bit machines, seed ${seed}; about half an hour`);
   const tests = ['jest', '--selectProjects', 'core', '--testPathPatterns', 'oracle[a-z-]*\\.test', 'check/fixes'];
   await run('npx', tests, { env }).catch(() => (failed = true));
+}
+if (only === null || only === 'windows') {
+  const env = { ...process.env, SYNC_TIMES: only ? option('--times', '50') : '50' };
+  say('\nWindows and a server over a network that loses, doubles and reorders; about five minutes');
+  await run('npx', ['jest', '--selectProjects', 'web', '--testTimeout', '3600000', '--testPathPatterns', 'sync/sync'], {
+    env,
+  }).catch(() => (failed = true));
 }
 if (only === null || only === 'slips') {
   const seed = option('--seed', String(Date.now() % 2_000_000_000));

@@ -231,12 +231,22 @@ test('every open window is told of each new revision', async () => {
       text += value;
     }
   };
-  await until('"revision":0}');
-  await commit(id, rename('told', 'PlantCtl', 'Plant')).expect(201);
-  await until('data: {"project":"' + id + '","revision":1}');
+  await until('"revision":0,"entry":null}');
+  const set = rename('told', 'PlantCtl', 'Plant');
+  await commit(id, set).expect(201);
+  await until(`data: ${JSON.stringify({ project: id, revision: 1, entry: { revision: 1, author: null, set } })}`);
+  // One that is large is announced, and fetched.
+  const long = { ...set.changes[0]!, path: ['comment'], after: 'x'.repeat(20_000) };
+  const large = {
+    id: 'large',
+    label: 'Large',
+    changes: [{ kind: long.kind, id: long.id, path: long.path, after: long.after }],
+  };
+  await commit(id, large).expect(201);
+  await until(`data: ${JSON.stringify({ project: id, revision: 2, entry: null })}`);
   // Another process writes to the same tables: its revision is seen there.
-  await server.database.query('UPDATE project SET revision = 2 WHERE id = ?', [id]);
-  await until('"revision":2}');
+  await server.database.query('UPDATE project SET revision = 3 WHERE id = ?', [id]);
+  await until('"revision":3,"entry":null}');
   await reader.cancel();
 });
 
@@ -245,7 +255,7 @@ test('one stream tells of several projects, each by its name; what names none is
   const stream = await fetch(`${await server.app.getUrl()}/api/events?projects=${first},${second}`);
   const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';
-  const wanted = [`{"project":"${first}","revision":1}`, `{"project":"${second}","revision":0}`];
+  const wanted = [`{"project":"${first}","revision":1,"entry":{`, `{"project":"${second}","revision":0,"entry":null}`];
   await commit(first, rename('one', 'PlantCtl', 'Plant')).expect(201);
   while (!wanted.every((words) => text.includes(words))) {
     const { value, done } = await reader.read();

@@ -3,8 +3,14 @@ import { DataSource } from 'typeorm';
 import { journalText } from '../database/journal-text.js';
 import { COMMITS_AT_ONCE } from '../database/data-source.js';
 import { TooMuchToRead, type ReadsAtMost } from '../database/row-reader.js';
-import { MOST_SMALL_BODY, MOST_SMALL_CHANGES, MOST_SMALL_ENTITIES, MOST_SMALL_ENTITY } from '../edge/limits.js';
-import { EventsService } from '../events/events.service.js';
+import {
+  MOST_NEWS_BODY,
+  MOST_SMALL_BODY,
+  MOST_SMALL_CHANGES,
+  MOST_SMALL_ENTITIES,
+  MOST_SMALL_ENTITY,
+} from '../edge/limits.js';
+import { EventsService, type News } from '../events/events.service.js';
 import { Disk } from '../disk/disk.js';
 import { ownMemory } from '../work/own-memory.js';
 import { WorkService } from '../work/work.service.js';
@@ -41,7 +47,7 @@ export class ChangesService {
   async commit(project: string, sent: SentChangeSet): Promise<number> {
     try {
       const { revision } = await this.turns.take(project, () => commitChangeSet(this.database, project, sent, HERE));
-      return this.stored(project, revision);
+      return this.stored(project, revision, entryOf(revision, sent));
     } catch (error) {
       if (!(error instanceof TooMuchToRead)) throw error;
       const { set, author } = sent;
@@ -55,12 +61,12 @@ export class ChangesService {
       return this.work.run('commitLarge', { project, body }, [body.buffer]);
     };
     const { revision } = await this.turns.take(project, large, true);
-    return this.stored(project, revision);
+    return this.stored(project, revision, null);
   }
 
-  private stored(project: string, revision: number): number {
+  private stored(project: string, revision: number, entry: News['entry']): number {
     this.disk.stored();
-    this.events.announce(project, revision);
+    this.events.announce(project, { revision, entry });
     return revision;
   }
 
@@ -71,4 +77,9 @@ export class ChangesService {
     const { list } = await this.work.run('readJournal', { project, since: revision });
     return { compressed: list };
   }
+}
+
+/** What goes along with the news of a revision; null where it is too much. */
+function entryOf(revision: number, { set, author }: SentChangeSet): News['entry'] {
+  return JSON.stringify(set.changes).length > MOST_NEWS_BODY ? null : { revision, author, set };
 }

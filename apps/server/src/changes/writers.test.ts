@@ -139,11 +139,14 @@ test('an edit through one process is told by the other', async () => {
   const change: Change = { kind: 'station', id: 'plantctl', path: ['name'], before: 'PlantCtl', after: 'Plant' };
   await commit(first, id, { id: 'told', label: '', changes: [change] }).expect(201);
   let text = '';
-  while (!text.includes('"revision":1')) {
+  while (!/"revision":1.*\n/.test(text)) {
     const { value, done } = await reader.read();
     if (done) throw new Error(`the stream ended after ${text}`);
     text += value;
   }
+  // What it stored comes along, read from the journal.
+  const [, news] = /data: (.*"revision":1.*)\n/.exec(text)!;
+  expect(JSON.parse(news!)).toMatchObject({ entry: { revision: 1, set: { id: 'told', changes: [change] } } });
   await reader.cancel();
 });
 

@@ -1,7 +1,8 @@
 import type { EntityManager } from 'typeorm';
+import { MOST_NEWS_BODY } from '../edge/limits.js';
 
 /** Bytes of changes after which a reading stops, so that an answer stays of bounded size. */
-const MOST_BYTES = { little: 500_000, much: 16_000_000 } as const;
+const MOST_BYTES = { news: MOST_NEWS_BODY, little: 500_000, much: 16_000_000 } as const;
 const MOST_ROWS = 1000;
 
 interface Row {
@@ -15,8 +16,8 @@ interface Row {
 
 /**
  * The change sets after a revision, in order, as the text of a JSON list: as many as fit, at least one where there is
- * one. What they change is taken as it is stored, without being read. Null where `little` was asked for and the first is
- * larger than that.
+ * one. What they change is taken as it is stored, without being read. Null where the first is larger than
+ * what was asked for, unless that is `much`.
  */
 export async function journalText(
   manager: EntityManager,

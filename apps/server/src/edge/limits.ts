@@ -6,6 +6,8 @@ export const MOST_FILE_BODY = 128 * 1024 * 1024;
 /** Large bodies that are received at once: what each may hold in memory is known, so this bounds the whole. */
 export const MOST_LARGE_CHANGES = 4;
 export const MOST_LARGE_FILES = 2;
+/** Bytes of the change sets that go along with the news of their revisions: what is larger is announced, and fetched. */
+export const MOST_NEWS_BODY = 16 * 1024;
 /** Changes of a set that the thread that answers looks through by itself. */
 export const MOST_SMALL_CHANGES = 100;
 /** Bytes of an entity, and of all that a change set touches, that it reads by itself. */

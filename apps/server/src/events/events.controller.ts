@@ -19,11 +19,11 @@ export class EventsController {
 
   constructor(private readonly events: EventsService) {}
 
-  /** Fetch the changes since the revision that is known. */
+  /** A revision whose change set is large comes without it: fetch the changes since the revision that is known. */
   @Sse()
   @ApiQuery({ name: 'projects', type: String, description: 'ids with commas between them' })
   @Answers('One stream of the new revisions of some projects', {
-    gives: 'events of `{ project, revision }`',
+    gives: 'events of `{ project, revision, entry }`; entry: `{ revision, author, set }`, or null',
     refuses: [400, 404, 429],
   })
   async stream(@Query('projects') asked: unknown, @Req() request: Request): Promise<Observable<MessageEvent>> {
@@ -42,7 +42,7 @@ export class EventsController {
     const known = await this.events.known(projects);
     if (known.size === 0) throw new NotFoundException({ message: 'There is no such project.' });
     const told = [...known].map((project) =>
-      this.events.revisions(project).pipe(map((revision): MessageEvent => ({ data: { project, revision } }))),
+      this.events.news(project).pipe(map((news): MessageEvent => ({ data: { project, ...news } }))),
     );
     const alive = interval(ALIVE_MS).pipe(map((): MessageEvent => ({ type: 'alive', data: '' })));
     return merge(...told, alive).pipe(takeUntil(gone));

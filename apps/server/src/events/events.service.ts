@@ -1,13 +1,28 @@
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Observable, Subject } from 'rxjs';
+import type { ChangeSet } from '@dialoga/core/change';
 import { DataSource, In } from 'typeorm';
+import { journalText } from '../database/journal-text.js';
 import { projectTable } from '../database/tables.js';
 
 const FOLLOW_MS = 500;
 
+/** A revision as the journal has it. */
+export interface Entry {
+  revision: number;
+  author: string | null;
+  set: ChangeSet;
+}
+
+/** A new revision, with what it stored where that is small; otherwise it is to be fetched. */
+export interface News {
+  revision: number;
+  entry: Entry | null;
+}
+
 interface Followed {
   revision: number;
-  subject: Subject<number>;
+  subject: Subject<News>;
   watchers: number;
 }
 
@@ -31,13 +46,13 @@ export class EventsService implements OnModuleDestroy {
   }
 
   /** Revisions of a project as they come, the present one first. */
-  revisions(project: string): Observable<number> {
-    return new Observable<number>((subscriber) => {
-      const entry = this.followed.get(project) ?? { revision: -1, subject: new Subject<number>(), watchers: 0 };
+  news(project: string): Observable<News> {
+    return new Observable<News>((subscriber) => {
+      const entry = this.followed.get(project) ?? { revision: -1, subject: new Subject<News>(), watchers: 0 };
       this.followed.set(project, entry);
       entry.watchers++;
       const subscription = entry.subject.subscribe(subscriber);
-      if (entry.revision >= 0) subscriber.next(entry.revision);
+      if (entry.revision >= 0) subscriber.next({ revision: entry.revision, entry: null });
       this.timer ??= setInterval(() => this.follow(), FOLLOW_MS);
       this.follow();
       return () => {
@@ -49,12 +64,12 @@ export class EventsService implements OnModuleDestroy {
     });
   }
 
-  /** A revision that was committed here. */
-  announce(project: string, revision: number): void {
-    const entry = this.followed.get(project);
-    if (!entry || revision <= entry.revision) return;
-    entry.revision = revision;
-    entry.subject.next(revision);
+  /** A revision that was stored; each is told once, whoever hears of it first. */
+  announce(project: string, news: News): void {
+    const followed = this.followed.get(project);
+    if (!followed || news.revision <= followed.revision) return;
+    followed.revision = news.revision;
+    followed.subject.next(news);
   }
 
   onModuleDestroy(): void {
@@ -72,10 +87,22 @@ export class EventsService implements OnModuleDestroy {
     try {
       const ids = [...this.followed.keys()];
       if (ids.length === 0) return;
-      for (const { id, revision } of await this.revisionsOf(ids)) this.announce(id, revision);
+      for (const { id, revision } of await this.revisionsOf(ids)) await this.catchUp(id, revision);
     } catch {
       // The database is away; the next round asks again.
     }
+  }
+
+  /** What another process stored since. */
+  private async catchUp(project: string, revision: number): Promise<void> {
+    const known = this.followed.get(project)?.revision ?? revision;
+    if (known >= revision) return;
+    if (known >= 0) {
+      const text = await journalText(this.database.manager, project, known, 'news');
+      const entries = text === null ? [] : (JSON.parse(text) as Entry[]);
+      for (const entry of entries) this.announce(project, { revision: entry.revision, entry });
+    }
+    this.announce(project, { revision, entry: null });
   }
 
   private revisionsOf(ids: readonly string[]) {

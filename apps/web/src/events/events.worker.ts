@@ -8,8 +8,8 @@ declare const self: SharedWorkerGlobalScope;
 
 const windows = new Map<MessagePort, string>();
 
-const stream = new Stream(({ project, revision }) => {
-  for (const [port, shown] of windows) if (shown === project) port.postMessage(revision);
+const stream = new Stream((told) => {
+  for (const [port, shown] of windows) if (shown === told.project) port.postMessage(told);
 });
 
 self.onconnect = ({ ports: [port] }) => {

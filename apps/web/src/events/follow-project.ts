@@ -1,4 +1,4 @@
-import { Stream } from './stream';
+import { Stream, type Told } from './stream';
 
 let shared: MessagePort | null = null;
 
@@ -8,25 +8,33 @@ function sharedPort(): MessagePort {
   return shared;
 }
 
+/** A revision that was heard of, with what it stored where that came along; null: there may be one. */
+export interface Heard {
+  revision: number | null;
+  entry: Told['entry'];
+}
+
+const SOMETHING: Heard = { revision: null, entry: null };
+
 /**
- * Calls back whenever a project may have a new revision, and once at the begin: something may have been stored between
- * the opening of the project and now. Gives what ends it.
+ * Calls back whenever a project has a new revision, and once at the begin: something may have been stored between the
+ * opening of the project and now. Gives what ends it.
  */
-export function followProject(project: string, tell: () => void): () => void {
-  tell();
+export function followProject(project: string, tell: (heard: Heard) => void): () => void {
+  tell(SOMETHING);
   if (typeof SharedWorker === 'undefined') {
     const stream = new Stream(tell);
     stream.follow([project]);
     return () => stream.follow([]);
   }
   const port = sharedPort();
-  port.onmessage = tell;
+  port.onmessage = ({ data }: MessageEvent<Told>) => tell(data);
   const begin = () => port.postMessage(project);
   const end = () => port.postMessage(null);
   // A page that the browser keeps for going back has gone, and comes again as it was.
   const again = () => {
     begin();
-    tell();
+    tell(SOMETHING);
   };
   begin();
   window.addEventListener('pagehide', end);

@@ -1,7 +1,10 @@
-/** What the server tells of a project: its newest revision. */
-interface Told {
+import type { JournalEntry } from '../api/client';
+
+/** What the server tells of a project: its newest revision, and what that stored, where it is small. */
+export interface Told {
   project: string;
   revision: number;
+  entry: JournalEntry | null;
 }
 
 const RETRY_MS = 5000;

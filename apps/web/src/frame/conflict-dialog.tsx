@@ -1,8 +1,11 @@
+import { Fragment } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { fieldWords, isGone, withPutBack, withStoredBefore, type Json, type Refusal } from '@dialoga/core/change';
-import { canKeepBoth, settle } from '../store/rebasing';
+import { settle } from '../store/editing';
+import { canKeepBoth } from '../sync/settling';
 import { useAppDispatch, useStateOf } from '../store/store';
+import type { Aside } from '../sync/session';
 import { Overlay, Panel } from '../page/overlay';
 import { BoxButton, Code } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
@@ -44,6 +47,7 @@ export function ConflictDialog() {
   const { aside, project } = useStateOf((s) => s.project);
   const dispatch = useAppDispatch();
   const [asked] = aside;
+  if (asked?.said !== undefined) return <Never {...asked} said={asked.said} />;
   if (!asked?.refusal || !project) return null;
   const { refusal, set, met } = asked;
   const mine = 'change' in refusal ? refusal.change : null;
@@ -76,16 +80,14 @@ export function ConflictDialog() {
           )}
           {behind > 0 && <p>{behind === 1 ? 'One more edit waits' : `${behind} more edits wait`} for this.</p>}
           <Actions>
-            <BoxButton autoFocus onPress={() => void dispatch(settle('theirs'))}>
+            <BoxButton autoFocus onPress={() => dispatch(settle('theirs'))}>
               {replaceable ? 'Keep what is stored' : 'Discard mine'}
             </BoxButton>
-            {replaceable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Overwrite with mine</BoxButton>}
-            {droppable && <BoxButton onPress={() => void dispatch(settle('mine'))}>Delete that, too</BoxButton>}
-            {restorable && (
-              <BoxButton onPress={() => void dispatch(settle('put back'))}>Restore it and save mine</BoxButton>
-            )}
+            {replaceable && <BoxButton onPress={() => dispatch(settle('mine'))}>Overwrite with mine</BoxButton>}
+            {droppable && <BoxButton onPress={() => dispatch(settle('mine'))}>Delete that, too</BoxButton>}
+            {restorable && <BoxButton onPress={() => dispatch(settle('put back'))}>Restore it and save mine</BoxButton>}
             {canKeepBoth(project, set, refusal) && (
-              <BoxButton onPress={() => void dispatch(settle('both'))}>Keep both</BoxButton>
+              <BoxButton onPress={() => dispatch(settle('both'))}>Keep both</BoxButton>
             )}
           </Actions>
         </Dialog>
@@ -93,3 +95,42 @@ export function ConflictDialog() {
     </Overlay>
   );
 }
+
+/** The server will never take it: what was typed is shown once more before it goes. */
+function Never({ set, said }: Aside & { said: string }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Overlay isOpen>
+      <Panel>
+        <Dialog role="alertdialog" key={set.id}>
+          <Heading slot="title" level={2}>
+            Refused by the server
+          </Heading>
+          <p>
+            Your edit “{set.label}” cannot be stored: {said}
+          </p>
+          <Values>
+            {set.changes.slice(0, MOST_SHOWN).map((change, i) => (
+              <Fragment key={i}>
+                <dt>{fieldWords(change.path) || change.kind}</dt>
+                <dd>
+                  <Code>{shortened(words(change.after))}</Code>
+                </dd>
+              </Fragment>
+            ))}
+          </Values>
+          <Actions>
+            <BoxButton autoFocus onPress={() => dispatch(settle('theirs'))}>
+              Discard mine
+            </BoxButton>
+          </Actions>
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}
+
+const MOST_SHOWN = 5;
+const LONGEST_SHOWN = 200;
+
+const shortened = (text: string) => (text.length > LONGEST_SHOWN ? `${text.slice(0, LONGEST_SHOWN)} …` : text);

@@ -6,8 +6,7 @@ import { PinnedList } from '../findings/pinned-list';
 import { askFrom } from '../page/ask-path';
 import { redo, undo } from '../store/editing';
 import { openProject } from '../store/opening';
-import { projectSlice } from '../store/project-slice';
-import { send } from '../store/sending';
+import { happen } from '../store/happen';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { Empty } from '../theme/parts';
 import { ConflictDialog } from './conflict-dialog';
@@ -74,12 +73,15 @@ export function Frame() {
   const name = project?.info.name;
 
   useEffect(() => {
-    void dispatch(openProject(id));
-    const online = () => void dispatch(send());
+    dispatch(openProject(id));
+    const online = () => dispatch(happen({ what: 'again' }));
+    const leaving = () => dispatch(happen({ what: 'leaving' }));
     window.addEventListener('online', online);
+    window.addEventListener('pagehide', leaving);
     return () => {
       window.removeEventListener('online', online);
-      dispatch(projectSlice.actions.closed());
+      window.removeEventListener('pagehide', leaving);
+      dispatch(happen({ what: 'closed' }));
     };
   }, [id, dispatch]);
 

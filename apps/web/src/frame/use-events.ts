@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { followProject } from '../events/follow-project';
-import { catchUp } from '../store/following';
+import { happen } from '../store/happen';
 import { lookBeside } from '../store/looking-beside';
 import { useAppDispatch, useStateOf } from '../store/store';
 
@@ -11,7 +11,7 @@ export function useEvents(): void {
   const checked = useStateOf((s) => s.findings.ready);
   const following = status === 'ready' && past === null ? id : null;
   useEffect(() => {
-    if (following !== null) return followProject(following, () => void dispatch(catchUp()));
+    if (following !== null) return followProject(following, (told) => dispatch(happen({ what: 'heard', ...told })));
   }, [following, dispatch]);
   useEffect(() => {
     if (following === null || !checked) return;

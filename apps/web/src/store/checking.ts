@@ -10,11 +10,11 @@ const { noticed } = projectSlice.actions;
 /** The last own edit before what is being checked; none where somebody else made that. */
 let before: string | undefined;
 
-/** Has an edit checked, and takes in what that changes: slice by slice where it is much. */
-export function check(set: ChangeSet, whose: 'own' | 'another’s'): Thunk {
+/** Has changes checked, and takes in what that changes: slice by slice where it is much. `own`: the own edit that it was. */
+export function check(set: ChangeSet, own: string | null): Thunk {
   return (dispatch, getState) => {
-    const { id, undo } = getState().project;
-    before = whose === 'own' ? undo.at(-1)?.id : undefined;
+    const { id } = getState().project;
+    before = own ?? undefined;
     const edit = before;
     void checker()
       .edit(set)

@@ -1,70 +1,21 @@
-import { apply, changesNothing, invert, tooLong, type Change, type ChangeSet } from '@dialoga/core/change';
-import { check } from './checking';
-import { keepEdits } from './kept-edits';
+import { changesNothing, type Change } from '@dialoga/core/change';
 import { newId } from '../api/new-id';
-import { projectSlice } from './project-slice';
-import { send } from './sending';
+import type { Choice } from '../sync/happening';
+import { happen } from './happen';
 import type { Thunk } from './store';
 
-const { edited, noticed } = projectSlice.actions;
-
-/**
- * One undoable step. Gives the sentence of the refusal where the core refuses it. What was typed as it already stands is
- * no step: there is nothing to undo, and nobody is told of it.
- */
-export function edit(label: string, all: readonly Change[]): Thunk<string | null> {
-  return (dispatch) => {
-    const changes = all.filter((change) => !changesNothing(change));
-    return changes.length === 0 ? null : dispatch(commit({ id: newId(), label, changes }, 'edit'));
-  };
-}
-
-export function undo(): Thunk {
+/** One undoable step. Gives the sentence of the refusal where it is not taken; what changes nothing is taken as it is. */
+export function edit(label: string, changes: readonly Change[]): Thunk<string | null> {
   return (dispatch, getState) => {
-    const last = getState().project.undo.at(-1);
-    if (last) dispatch(commit(invert(last, newId(), last.label), 'undo'));
+    const { pending } = getState().project;
+    dispatch(happen({ what: 'typed', set: { id: newId(), label, changes } }));
+    const now = getState().project;
+    return now.pending !== pending || changes.every(changesNothing) ? null : now.notice;
   };
 }
 
-export function redo(): Thunk {
-  return (dispatch, getState) => {
-    const last = getState().project.redo.at(-1);
-    if (last) dispatch(commit(invert(last, newId(), last.label), 'redo'));
-  };
-}
+export const undo = () => happen({ what: 'undone', id: newId() });
+export const redo = () => happen({ what: 'redone', id: newId() });
 
-function commit(set: ChangeSet, as: 'edit' | 'undo' | 'redo'): Thunk<string | null> {
-  return (dispatch, getState) => {
-    const { project, id, past } = getState().project;
-    if (!project || !id) return null;
-    const refuse = (sentence: string) => {
-      dispatch(noticed(sentence));
-      return sentence;
-    };
-    if (past !== null) {
-      return refuse(`This is revision ${past} as it was: it cannot be edited. Restore it, or go to the newest.`);
-    }
-    // The server would refuse it: said here, the text is still in its cell.
-    const long = as === 'edit' ? set.changes.map(tooLong).find((sentence) => sentence !== null) : null;
-    if (long) return refuse(long);
-    const applied = apply(project, set);
-    if (!applied.ok) return refuse(applied.refusal.sentence);
-    dispatch(edited({ project: project.with(applied.entities), set, as }));
-    dispatch(keep());
-    dispatch(check(set, 'own'));
-    // In a task of its own, so that what was typed is drawn first; until then the edit is kept here.
-    setTimeout(() => void dispatch(send()));
-    return null;
-  };
-}
-
-/** Keeps in the browser what the server has not acknowledged. */
-export function keep(): Thunk {
-  return (dispatch, getState) => {
-    const { id, aside, pending } = getState().project;
-    if (!id || keepEdits(id, [...aside.map((a) => a.set), ...pending])) return;
-    dispatch(
-      noticed('The browser has no room to keep this edit over a reload; leave the window open until it is sent.'),
-    );
-  };
-}
+/** Settles the first edit that was set aside. */
+export const settle = (choice: Choice) => happen({ what: 'settled', choice, id: newId() });

@@ -5,7 +5,7 @@
 export { apply, type Refusal } from './apply.js';
 export { type Change, type ChangeSet, invert, type Json } from './change.js';
 export { changesNothing } from './changes-nothing.js';
-export { diff } from './diff.js';
+export { diff, entityChanges } from './diff.js';
 export { fieldWords } from './change.js';
 export { dropWithDependents, put, set } from './make.js';
 export { withBoth, withStoredBefore } from './merge.js';
