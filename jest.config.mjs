@@ -33,6 +33,7 @@ const common = {
   },
   transformIgnorePatterns: [`/node_modules/(?!(${ES_ONLY.join('|')}))`],
   moduleNameMapper: {
+    '^virtual:finding-words$': '<rootDir>/apps/web/src/findings/words.testing.ts',
     '^@dialoga/core/schema$': '<rootDir>/packages/core/src/file/schema.ts',
     '^@dialoga/core/(\\w+)$': '<rootDir>/packages/core/src/$1/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { apply, diff, set } from '@dialoga/core/change';
-import { CheckEngine, inOrderOfWork, plain, ruleOf, textOf } from '@dialoga/core/check';
+import { CheckEngine, inOrderOfWork, ruleOf, textOf } from '@dialoga/core/check';
 import { writeProject } from '@dialoga/core/file';
-import type { Finding } from '@dialoga/core/finding';
+import { plain, type Finding } from '@dialoga/core/finding';
 import { formatOf, readTable, TAG_LIST, type TagList } from '@dialoga/core/formats';
 import { childrenOf, type Port, type Project } from '@dialoga/core/model';
 import { BECOMES, planImport, type ImportPlan } from '@dialoga/core/tags';

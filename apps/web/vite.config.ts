@@ -1,12 +1,13 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { findingWords } from './finding-words';
 
 /** The core is taken as it is written, face by face. */
 const core = fileURLToPath(new URL('../../packages/core/src', import.meta.url));
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), findingWords()],
   resolve: {
     alias: [
       { find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` },

@@ -1,4 +1,4 @@
-import { plain } from '@dialoga/core/check';
+import { plain } from '@dialoga/core/finding';
 import { problemSentence } from '@dialoga/core/model';
 import type { CheckedFile, CheckedFinding } from './check-file.js';
 

@@ -236,12 +236,12 @@ test('every open window is told of each new revision', async () => {
   await commit(id, set).expect(201);
   await until(`data: ${JSON.stringify({ project: id, revision: 1, entry: { revision: 1, author: null, set } })}`);
   // One that is large is announced, and fetched.
-  const long = { ...set.changes[0]!, path: ['comment'], after: 'x'.repeat(20_000) };
-  const large = {
-    id: 'large',
-    label: 'Large',
-    changes: [{ kind: long.kind, id: long.id, path: long.path, after: long.after }],
-  };
+  const station = { order: 1, roles: [], profile: null, party: 'own' };
+  const changes = Array.from({ length: 80 }, (_, i): Change => {
+    const made = `large${i}`;
+    return { kind: 'station', id: made, path: [], after: { ...station, id: made, name: `${made} ${'x'.repeat(200)}` } };
+  });
+  const large = { id: 'large', label: 'Large', changes };
   await commit(id, large).expect(201);
   await until(`data: ${JSON.stringify({ project: id, revision: 2, entry: null })}`);
   // Another process writes to the same tables: its revision is seen there.

@@ -1,5 +1,5 @@
-import type { ChangeSet } from '@dialoga/core/change';
-import { fixesOf, textOf, type LaneResult } from '@dialoga/core/check';
+import type { LaneResult } from '@dialoga/core/check';
+import { textOf } from '../findings/text-of';
 import { type Finding, lanesOf } from '@dialoga/core/finding';
 import type { Lane, End, Exchange, Project, Table } from '@dialoga/core/model';
 import {
@@ -40,8 +40,8 @@ export interface SheetState {
   findings: readonly Finding[];
   toggle: (lane: string) => void;
   fix: (finding: Finding) => void;
-  /** the own edits that came before a finding, oldest first */
-  edits: (finding: Finding) => readonly ChangeSet[];
+  /** what the proposed fix of a finding does, by key */
+  fixes: ReadonlyMap<string, string>;
 }
 
 /** All rows of the two-ended sheet, ready for the grid. */
@@ -56,9 +56,9 @@ export function sheetGridRows(state: SheetState): SheetGridRow[] {
     const ids = { left: a?.id, right: b?.id };
     const opened = open.has(one.lane.id);
     const findings = byLane.get(one.lane.id) ?? [];
-    // Of hundreds of lanes all but a few are as they were: their rows are kept. A fix may rest on anything in the project.
+    // Of hundreds of lanes all but a few are as they were: their rows are kept. What is found may name anything.
     const found = [findings, touching.get(a?.id ?? '') ?? [], touching.get(b?.id ?? '') ?? []].flat();
-    const rests = found.length === 0 ? [] : [project, ...found];
+    const rests = found.length === 0 ? [] : [project, state.fixes, ...found];
     const from = [...one.from, opened, state.lanes.get(one.lane.id), state.toggle, ...rests];
     const known = kept.get(one.lane);
     const made = known && same(known.from, from) ? known.rows : rowsOfLane(state, one, opened, findings, ids, wrong);
@@ -272,7 +272,7 @@ const onlyEditable = (cell: GridCell, i: number): GridCell | null => (SHEET_COLU
 /** What each end says, under its own page, and the fix between them. */
 function differenceRow(state: SheetState, finding: Finding): SheetGridRow {
   const { says, consequence } = textOf(finding);
-  const [fix] = fixesOf(finding, state.project, state.edits(finding));
+  const fix = state.fixes.get(finding.key);
   const onPage = (i: number) => [state.left.id, state.right.id].includes(finding.parties[i]?.end ?? '');
   const sentence = (end: End, start: number): GridCell | null => {
     let i = finding.parties.findIndex((p) => p.end === end.id);
@@ -303,10 +303,10 @@ function differenceRow(state: SheetState, finding: Finding): SheetGridRow {
   cells[RIGHT_START] = right ?? { ...alone, through: RIGHT_START + SHEET_COLUMNS.length - 1 };
   cells[DIFFERENCE_COLUMN] = fix
     ? {
-        text: fix.label,
+        text: fix,
         show: <strong>Fix</strong>,
         look: 'fix',
-        action: { label: `Fix ${finding.code}: ${fix.label}`, run: () => state.fix(finding) },
+        action: { label: `Fix ${finding.code}: ${fix}`, run: () => state.fix(finding) },
       }
     : { text: finding.code, muted: true };
   return { ...named({ of: 'difference', finding: finding.key }), height: 28, tone: 'difference', cells };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CheckEngine, ruleOf } from '@dialoga/core/check';
+import { CheckEngine, fixesOf, ruleOf } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
 import { childrenOf, Table, type Project } from '@dialoga/core/model';
 import { SHEET_COLUMNS } from '@dialoga/core/sheet';
@@ -17,6 +17,12 @@ if (!read.ok) throw new Error('the project of the browser tests cannot be read')
 const project: Project = read.project;
 const engine = new CheckEngine(project);
 const [left, right] = childrenOf(project, 'end', 'duty');
+const fixes = new Map(
+  [...engine.findings.values()].flatMap((finding) => {
+    const [first] = fixesOf(finding, project);
+    return first ? [[finding.key, first.label] as const] : [];
+  }),
+);
 const rows = (open: string[] = []) =>
   sheetGridRows({
     project,
@@ -27,7 +33,7 @@ const rows = (open: string[] = []) =>
     lanes: Table.from(engine.laneResults),
     findings: [...engine.findings.values()],
     toggle: () => undefined,
-    edits: () => [],
+    fixes,
     fix: () => undefined,
   });
 const claimAt = (lane: string, end: string) => childrenOf(project, 'claim', lane).find((c) => c.end === end);

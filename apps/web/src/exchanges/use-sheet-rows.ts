@@ -2,7 +2,8 @@ import type { Cell, Finding } from '@dialoga/core/finding';
 import type { End, Exchange } from '@dialoga/core/model';
 import { SHEET_COLUMNS } from '@dialoga/core/sheet';
 import { useCallback, useMemo, useState } from 'react';
-import { editsFor, fixFinding } from '../findings/fix-finding';
+import { fixFinding } from '../findings/fix-finding';
+import { useFirstFixes } from '../findings/use-fixes';
 import { useChecked, useCounting } from '../store/checked';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { LEFT_START, RIGHT_START } from './sheet-cell';
@@ -29,12 +30,12 @@ export function useSheetRows(
     [opened, linkedItem, linkedLane],
   );
   const toggle = useCallback((lane: string) => setOpened((known) => toggled(known, lane)), []);
+  const findings = useMemo(() => counting.filter((f) => f.about.id === exchange.id), [counting, exchange.id]);
+  const fixes = useFirstFixes(findings);
   const rows = useMemo(() => {
-    const findings = counting.filter((f) => f.about.id === exchange.id);
-    const fix = (finding: Finding) => dispatch(fixFinding(finding));
-    const edits = (finding: Finding) => dispatch(editsFor(finding));
-    return sheetGridRows({ project, exchange, left, right, open, lanes, findings, toggle, fix, edits });
-  }, [project, exchange, left, right, open, lanes, counting, toggle, dispatch]);
+    const fix = (finding: Finding) => dispatch(fixFinding(finding, fixes.get(finding.key)));
+    return sheetGridRows({ project, exchange, left, right, open, lanes, findings, toggle, fix, fixes });
+  }, [project, exchange, left, right, open, lanes, findings, fixes, toggle, dispatch]);
   const columns = useMemo(() => columnsFor(rows, LEFT_START + ADDRESS, RIGHT_START + ADDRESS), [rows]);
   return { rows, columns, open, setOpened, toggle, linkedLane };
 }

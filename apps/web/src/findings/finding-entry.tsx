@@ -1,4 +1,4 @@
-import { textOf } from '@dialoga/core/check';
+import { textOf } from './text-of';
 import type { Finding } from '@dialoga/core/finding';
 import { memo, useState } from 'react';
 import styled from 'styled-components';
@@ -11,7 +11,8 @@ import { AcceptForm } from './accept-form';
 import { AcceptedLine } from './accepted-line';
 import { FixPreview } from './fix-preview';
 import { Says } from './says';
-import { useFindingActions, useFixes } from './use-current-finding';
+import { useFindingActions } from './use-current-finding';
+import { useFixes } from './use-fixes';
 
 const Entry = styled.article`
   display: grid;
@@ -108,7 +109,7 @@ const Whole = memo(function Whole({ finding }: { finding: Finding }) {
         <TextButton onPress={() => show(finding)}>Show</TextButton>
         {fixes.map(({ label, changes }, i) => (
           <div key={label}>
-            <TextButton onPress={() => fix(finding, i)} aria-label={`Fix ${finding.code}: ${label}`}>
+            <TextButton onPress={() => fix(finding, label)} aria-label={`Fix ${finding.code}: ${label}`}>
               Fix
             </TextButton>
             <Small as="span">

@@ -1,4 +1,4 @@
-import { textOf } from '@dialoga/core/check';
+import { textOf } from './text-of';
 import type { Finding } from '@dialoga/core/finding';
 import styled from 'styled-components';
 import { SeverityMark } from '../marks/severity-mark';

@@ -1,24 +1,31 @@
-import type { ChangeSet } from '@dialoga/core/change';
-import { fixesOf } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
 import { edit } from '../store/editing';
 import type { Thunk } from '../store/store';
+import { checker } from '../worker/checker';
+import type { FixesAsked } from '../worker/checker.worker';
 
-/** The own edits that were made before this was found, oldest first; none where it was there when the project was opened. */
-export function editsBefore(undo: readonly ChangeSet[], since: string | undefined): readonly ChangeSet[] {
-  return since === undefined ? [] : undo.slice(0, undo.findLastIndex(({ id }) => id === since) + 1);
+/** These findings, as the worker is asked for their fixes. */
+export function askedOf(findings: readonly Finding[]): Thunk<FixesAsked> {
+  return (_, getState) => {
+    const { project, findings: found } = getState();
+    return {
+      findings: findings.map(({ key }) => [key, found.since.get(key)] as const),
+      undo: project.undo.map(({ id }) => id),
+    };
+  };
 }
 
-/** The same for a finding as it is now. */
-export function editsFor({ key }: Finding): Thunk<readonly ChangeSet[]> {
-  return (_, getState) => editsBefore(getState().project.undo, getState().findings.since.get(key));
-}
+/** One after the other: each is worked out on what the one before it left. */
+let running: Promise<void> = Promise.resolve();
 
-/** Takes one of the ready fixes, as one undo step. */
-export function fixFinding(finding: Finding, choice = 0): Thunk {
-  return (dispatch, getState) => {
-    const { project } = getState().project;
-    const chosen = project && fixesOf(finding, project, dispatch(editsFor(finding)))[choice];
-    if (chosen) dispatch(edit(`${finding.code}: ${chosen.label}`, chosen.changes));
+/** Takes one of the ready fixes, as one undo step: the one with this label, as it is by then; without one, the proposed. */
+export function fixFinding(finding: Finding, label?: string): Thunk {
+  return (dispatch) => {
+    running = running.then(async () => {
+      const [[, fixes] = [finding.key, []]] = await checker().fixes(dispatch(askedOf([finding])));
+      const chosen = label === undefined ? fixes[0] : fixes.find((fix) => fix.label === label);
+      if (chosen) dispatch(edit(`${finding.code}: ${chosen.label}`, chosen.changes));
+    });
+    running = running.catch(() => undefined);
   };
 }

@@ -1,14 +1,15 @@
-import { fixAll, fixesOf } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
-import { useAppDispatch, useStateOf } from '../store/store';
+import { useAppDispatch } from '../store/store';
 import { BoxButton, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
-import { editsFor } from './fix-finding';
+import { checker } from '../worker/checker';
+import type { FixedTogether } from '../worker/checker.worker';
 import { FixPreview } from './fix-preview';
+import { useOfFindings } from './use-fixes';
 
 const Panel = styled.div`
   flex-basis: 100%;
@@ -22,9 +23,8 @@ const Panel = styled.div`
 
 /** Fix all of a group: what it changes is shown first; one undo step. */
 export function FixGroup({ name, findings }: { name: string; findings: readonly Finding[] }) {
-  const project = useStateOf((s) => s.project.project)!;
   const [open, setOpen] = useState(false);
-  const fixable = useMemo(() => findings.some((f) => fixesOf(f, project).length > 0), [findings, project]);
+  const fixable = useOfFindings(findings, false, ({ findings: all }) => checker().anyFix(all.map(([key]) => key)));
   if (!fixable) return null;
   return (
     <>
@@ -38,13 +38,11 @@ export function FixGroup({ name, findings }: { name: string; findings: readonly 
 
 /** Worked out only when it is looked at: a group may have thousands. */
 function Preview({ name, findings, onClose }: { name: string; findings: readonly Finding[]; onClose: () => void }) {
-  const project = useStateOf((s) => s.project.project)!;
   const dispatch = useAppDispatch();
-  const { changes, fixed, left } = useMemo(
-    () => fixAll(findings, project, (finding) => dispatch(editsFor(finding))),
-    [findings, project, dispatch],
-  );
+  const together = useOfFindings<FixedTogether | null>(findings, null, (asked) => checker().fixAll(asked));
   const count = (n: number) => `${n} ${n === 1 ? 'finding' : 'findings'}`;
+  if (!together) return null;
+  const { changes, fixed, left } = together;
   function take() {
     const refusal = dispatch(edit(`Fix ${count(fixed.length)} of ${name}`, changes));
     if (!refusal && left.length > 0) {

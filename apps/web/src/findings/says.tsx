@@ -1,4 +1,4 @@
-import type { Piece } from '@dialoga/core/check';
+import type { Piece } from '@dialoga/core/finding';
 import { Differs } from '../theme/parts';
 
 /** A sentence of a finding with its disagreeing value underlined. */

@@ -1,9 +1,10 @@
-import { textOf } from '@dialoga/core/check';
+import { textOf } from '../findings/text-of';
 import type { Finding } from '@dialoga/core/finding';
-import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import styled, { css } from 'styled-components';
 import { usePinned } from '../findings/pinned';
-import { useFindingActions, useFixes, useGoThrough } from '../findings/use-current-finding';
+import { useFindingActions, useGoThrough } from '../findings/use-current-finding';
+import { useFirstFix } from '../findings/use-fixes';
 import { Arrowed } from '../marks/arrowed';
 import { SeverityMark } from '../marks/severity-mark';
 import { useStateOf } from '../store/store';
@@ -70,8 +71,7 @@ export function FindingLine() {
   const [explaining, setExplaining] = useState(false);
   const finding = byKey.get(current ?? order[0] ?? '');
   const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
-  // What would mend it is worked out once the rest is drawn.
-  const [first] = useFixes(useDeferredValue(finding));
+  const first = useFirstFix(finding);
 
   useKeys((event) => {
     const explains = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'i';
@@ -106,8 +106,8 @@ export function FindingLine() {
         {finding.code} · {textOf(finding).headline}
       </Headline>
       {first && (
-        <FixLabel title={first.label}>
-          <Arrowed text={first.label} />
+        <FixLabel title={first}>
+          <Arrowed text={first} />
         </FixLabel>
       )}
       <Buttons finding={finding} fixable={first !== undefined} />

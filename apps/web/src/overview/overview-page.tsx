@@ -1,4 +1,4 @@
-import { textOf } from '@dialoga/core/check';
+import { textOf } from '../findings/text-of';
 import { VERDICTS } from '@dialoga/core/lane';
 import type { Overview } from '@dialoga/core/overview';
 import { Link, useParams } from 'react-router';

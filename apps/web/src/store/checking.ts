@@ -17,7 +17,7 @@ export function check(set: ChangeSet, own: string | null): Thunk {
     before = own ?? undefined;
     const edit = before;
     void checker()
-      .edit(set)
+      .edit(set, own !== null)
       .then((first) => {
         if (getState().project.id !== id) return;
         dispatch(checked({ ...first, edit }));

@@ -1,12 +1,15 @@
-import { apply, type ChangeSet } from '@dialoga/core/change';
+import { apply, type Change, type ChangeSet } from '@dialoga/core/change';
 import {
   acceptancesOf,
   CheckEngine,
   counting,
+  fixAll,
+  fixesOf,
   inOrderOfWork,
   type Accepted,
   type Beside,
   type CheckChange,
+  type Fix,
   type LaneResult,
 } from '@dialoga/core/check';
 import { compareRevisions, type Compared } from '@dialoga/core/compare';
@@ -22,6 +25,7 @@ import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@di
 import { expose } from 'comlink';
 import { newId } from '../api/new-id';
 import { projectFromBytes } from '../api/opened';
+import { editsBefore } from './edits-before';
 
 /** What the page is told after opening or an edit. */
 export interface Checked {
@@ -45,8 +49,33 @@ const slice = (ms: number) => {
   return (changed: number) => changed >= SLICE_CHANGES || performance.now() > end;
 };
 
+/** Findings whose fixes are asked for, by key, and the own edits that came before each: of `undo`, up to `since`. */
+export interface FixesAsked {
+  findings: readonly (readonly [key: string, since: string | undefined])[];
+  /** ids of the own edits that can be undone, oldest first */
+  undo: readonly string[];
+}
+
+/** What fixing several at once would do; findings by key. */
+export interface FixedTogether {
+  changes: Change[];
+  fixed: string[];
+  left: string[];
+}
+
 let project: Project | null = null;
 let engine: CheckEngine | null = null;
+/** Own edits by id, since the project was opened. */
+const edits = new Map<string, ChangeSet>();
+
+const findingsOf = ({ findings }: FixesAsked): Finding[] =>
+  findings.flatMap(([key]) => engine?.findings.get(key) ?? []);
+
+/** The own edits that came before a finding. */
+function beforeIn({ findings, undo }: FixesAsked): (finding: Finding) => readonly ChangeSet[] {
+  const since = new Map(findings);
+  return ({ key }) => editsBefore(undo, since.get(key)).flatMap((id) => edits.get(id) ?? []);
+}
 
 /** All findings are put in order anew no more often than this while slices follow one another. */
 const ORDER_MS = 600;
@@ -64,6 +93,7 @@ function told(change: CheckChange, between = false): Checked {
 const checker = {
   open(bytes: ArrayBuffer): Checked {
     project = projectFromBytes(bytes).project;
+    edits.clear();
     engine = new CheckEngine(project);
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
@@ -72,8 +102,10 @@ const checker = {
     }, 0);
     return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) });
   },
-  edit(set: ChangeSet): Checked {
+  /** `own`: it can be undone, and what was typed last gives way when it is fixed. */
+  edit(set: ChangeSet, own: boolean): Checked {
     if (!project || !engine) throw new Error('no project is open');
+    if (own) edits.set(set.id, set);
     const applied = apply(project, set);
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     project = project.with(applied.entities);
@@ -88,6 +120,26 @@ const checker = {
   /** The next slice of what waits. */
   more(): Checked | null {
     return engine && told(engine.advance(slice(NEXT_SLICE_MS)), true);
+  },
+  /** The ready fixes of findings, the proposed one first; of those that are still there. */
+  fixes(asked: FixesAsked): [string, Fix[]][] {
+    const before = beforeIn(asked);
+    return findingsOf(asked).map((finding) => [finding.key, fixesOf(finding, project!, before(finding))]);
+  },
+  /** What the proposed fix of each does, in words; of those that have one. */
+  firstFixes(asked: FixesAsked): [string, string][] {
+    return checker.fixes(asked).flatMap(([key, [first]]) => (first ? [[key, first.label]] : []));
+  },
+  /** Whether one of these at least can be fixed. */
+  anyFix(keys: readonly string[]): boolean {
+    const asked = { findings: keys.map((key) => [key, undefined] as const), undo: [] };
+    return findingsOf(asked).some((finding) => fixesOf(finding, project!).length > 0);
+  },
+  fixAll(asked: FixesAsked): FixedTogether {
+    if (!project) return { changes: [], fixed: [], left: [] };
+    const keys = (findings: readonly Finding[]) => findings.map(({ key }) => key);
+    const { changes, fixed, left } = fixAll(findingsOf(asked), project, beforeIn(asked));
+    return { changes, fixed: keys(fixed), left: keys(left) };
   },
   strips(areas: readonly string[]): Strip[] {
     if (!project || !engine) return [];

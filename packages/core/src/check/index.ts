@@ -6,4 +6,4 @@ export { fixAll } from './fix-all.js';
 export { fixesOf } from './fixes-of.js';
 export { inOrderOfWork, type Tally, tallyOf } from './order-of-work.js';
 export type { Fix, Rule } from './rule.js';
-export { type Piece, plain, ruleOf, textOf } from './sentence.js';
+export { ruleOf, textOf } from './sentence.js';

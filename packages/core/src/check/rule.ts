@@ -11,28 +11,19 @@ import type { ProjectInfo } from '../model/project-info.js';
 import type { Project, Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import type { Finding, Severity } from '../finding/finding.js';
+import type { MessageWords, RuleWords } from '../finding/sentence.js';
 
-/** Sentences of one message, with `{parameters}`. `[[…]]` is underlined: the value that disagrees. */
-export interface Message {
+/** What one message says, and how grave it is. */
+export interface Message extends MessageWords {
   severity: Severity;
-  /** one line for lists and the finding line */
-  headline: string;
-  /** what each party says, in the order of the finding's parties */
-  says: readonly string[];
-  /** why it matters */
-  consequence: string;
-  /** what to do next */
-  remedy: string;
   /** what only this message yields to, beside what its rule does: codes, or single messages, of the same subject */
   yieldsTo?: readonly string[];
   /** the same, but only where the other points at one of the same cells */
   yieldsAtCell?: readonly string[];
 }
 
-export interface RuleMeta {
+export interface RuleMeta extends RuleWords {
   code: string;
-  title: string;
-  source: string;
   /** codes, or single messages (`HWS 2 outside`), that say the same of the same subject better: this one is then silent */
   yieldsTo?: readonly string[];
   /** the same, but only where the other points at one of the same cells */

@@ -6,7 +6,8 @@ import { badWordsOf } from '../testing/reads-well.testing.js';
 import { RULES } from './catalogue.js';
 import { CheckEngine } from './engine.js';
 import { inOrderOfWork, tallyOf } from './order-of-work.js';
-import { plain, ruleOf, textOf } from './sentence.js';
+import { plain } from '../finding/sentence.js';
+import { ruleOf, textOf } from './sentence.js';
 
 const steps = fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat()), { minLength: 5, maxLength: 25 });
 const spoilt = steps.map((edits) =>

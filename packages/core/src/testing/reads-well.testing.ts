@@ -1,5 +1,6 @@
 import type { Finding } from '../finding/finding.js';
-import { plain, textOf } from '../check/sentence.js';
+import { textOf } from '../check/sentence.js';
+import { plain } from '../finding/sentence.js';
 
 /** Findings that are about the very sameness of what both say. */
 const ABOUT_SAMENESS = new Set([

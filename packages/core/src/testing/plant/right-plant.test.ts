@@ -1,5 +1,6 @@
 import { CheckEngine } from '../../check/engine.js';
-import { plain, textOf } from '../../check/sentence.js';
+import { textOf } from '../../check/sentence.js';
+import { plain } from '../../finding/sentence.js';
 import type { Project } from '../../model/project.js';
 import { oracleRuns, printedSeed } from '../oracle.testing.js';
 import { PARTS, rightPlant, type PartName } from './right-plant.testing.js';

@@ -1,5 +1,6 @@
 import { CheckEngine } from '../../check/engine.js';
-import { plain, textOf } from '../../check/sentence.js';
+import { textOf } from '../../check/sentence.js';
+import { plain } from '../../finding/sentence.js';
 import { Dice } from '../plant/dice.testing.js';
 import { PARTS, rightPlant, type PartName } from '../plant/right-plant.testing.js';
 import { badWordsOf } from '../reads-well.testing.js';
