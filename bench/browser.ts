@@ -16,7 +16,7 @@ const LONGEST_TASK_MS = 50;
 const MOST_FIND_MS = 100;
 const MOST_SHEET_MS = 500;
 const MOST_MB = 600;
-const MOST_KB = 400;
+const MOST_KB = 300;
 
 /** What the page does with the largest project, and how soon a verdict follows an edit. */
 export async function browserRows(file: string): Promise<Row[]> {

@@ -1,5 +1,6 @@
 import type { Finding } from '@dialoga/core/finding';
-import { useDeferredValue, useMemo } from 'react';
+import { createSelector } from '@reduxjs/toolkit';
+import { useDeferredValue } from 'react';
 import type { FindingsState } from './findings-slice';
 import { useStateOf } from './store';
 
@@ -13,8 +14,11 @@ export function useChecked(): FindingsState {
   return now.left > 0 ? later : now;
 }
 
+/** The same list for all who ask, as long as neither findings nor their order change. */
+const countingIn = createSelector(
+  [({ byKey }: FindingsState) => byKey, ({ order }: FindingsState) => order],
+  (byKey, order): Finding[] => order.flatMap((key) => byKey.get(key) ?? []),
+);
+
 /** The findings that count, in the order of the work: without the Doubts that somebody accepted. */
-export function useCounting(): Finding[] {
-  const { byKey, order } = useChecked();
-  return useMemo(() => order.flatMap((key) => byKey.get(key) ?? []), [byKey, order]);
-}
+export const useCounting = (): Finding[] => countingIn(useChecked());

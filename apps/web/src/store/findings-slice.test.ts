@@ -1,4 +1,4 @@
-import type { LaneResult } from '@dialoga/core/check';
+import type { Accepted, LaneResult } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
 import type { Checked } from '../worker/checker.worker';
 import { findingsSlice, type FindingsState } from './findings-slice';
@@ -6,10 +6,11 @@ import { findingsSlice, type FindingsState } from './findings-slice';
 const { actions, reducer } = findingsSlice;
 const finding = (key: string) => ({ key }) as Finding;
 const lane = (verdict: LaneResult['verdict']) => ({ verdict }) as LaneResult;
-const told = (rest: Partial<Checked>): Checked => ({
+/** What the worker tells; `order` whole, which is a change of all that was there. */
+const told = ({ order = [], ...rest }: Partial<Omit<Checked, 'order'>> & { order?: string[] | null }): Checked => ({
   findings: [],
   lanes: [],
-  order: [],
+  order: order && { from: 0, out: 99, keys: order },
   accepted: [],
   left: 0,
   ...rest,
@@ -97,4 +98,23 @@ test('of what is found it is known after which own edit; not of what was there, 
   expect(found(mine, 'c', undefined).since.has('c')).toBe(false);
   const gone = reducer(mine, actions.checked(told({ findings: [['b', null]], order: null })));
   expect(gone.since.has('b')).toBe(false);
+});
+
+test('acceptances are told as they come and go; what is not named stays', () => {
+  const accepted = (name: string) => ({ acceptance: { name }, lapsed: false }) as Accepted;
+  const two = reducer(
+    opened('a', 'b'),
+    actions.checked(
+      told({
+        accepted: [
+          ['a', accepted('A')],
+          ['b', accepted('B')],
+        ],
+      }),
+    ),
+  );
+  expect(Object.keys(two.accepted)).toEqual(['a', 'b']);
+  const one = reducer(two, actions.checked(told({ accepted: [['a', null]] })));
+  expect(one.accepted).toEqual({ b: accepted('B') });
+  expect(reducer(one, actions.checked(told({}))).accepted).toBe(one.accepted);
 });

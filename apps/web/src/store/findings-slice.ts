@@ -2,6 +2,7 @@ import type { Accepted, LaneResult } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
 import { Table } from '@dialoga/core/model';
 import type { Checked } from '../worker/checker.worker';
+import { orderedBy } from '../worker/order-change';
 import { plainSlice } from './plain-slice';
 
 export interface FindingsState {
@@ -36,6 +37,15 @@ function merged<T>(known: Table<T>, changes: readonly [string, T | null][]): Tab
   return known.with(changes.map(([key, value]) => [key, value ?? undefined]));
 }
 
+function withAccepted(known: FindingsState['accepted'], changes: Checked['accepted']): FindingsState['accepted'] {
+  if (changes.length === 0) return known;
+  const next = new Map(Object.entries(known));
+  for (const [key, one] of changes)
+    if (one) next.set(key, one);
+    else next.delete(key);
+  return Object.fromEntries(next);
+}
+
 function foundSince(
   { byKey, since }: FindingsState,
   changes: Checked['findings'],
@@ -52,7 +62,7 @@ function foundSince(
 export const findingsSlice = plainSlice('findings', initialState, {
   cleared: () => initialState,
   checked: (state: FindingsState, told: Checked & { edit?: string | undefined }): FindingsState => {
-    const order = told.order ?? state.order;
+    const order = told.order ? orderedBy(state.order, told.order) : state.order;
     const gone = state.current !== null && !order.includes(state.current);
     const at = gone ? state.order.indexOf(state.current!) : -1;
     return {
@@ -61,7 +71,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
       lanes: merged(state.lanes, told.lanes),
       order,
       left: told.left,
-      accepted: Object.fromEntries(told.accepted),
+      accepted: withAccepted(state.accepted, told.accepted),
       since: foundSince(state, told.findings, told.edit),
       current: gone ? (order[Math.min(at, order.length - 1)] ?? null) : state.current,
     };
@@ -70,9 +80,9 @@ export const findingsSlice = plainSlice('findings', initialState, {
     ready: true,
     byKey: merged(Table.empty(), told.findings),
     lanes: merged(Table.empty(), told.lanes),
-    order: told.order ?? [],
+    order: told.order ? orderedBy([], told.order) : [],
     left: told.left,
-    accepted: Object.fromEntries(told.accepted),
+    accepted: withAccepted({}, told.accepted),
     since: new Map(),
     current: null,
   }),

@@ -26,15 +26,16 @@ import { expose } from 'comlink';
 import { newId } from '../api/new-id';
 import { projectFromBytes } from '../api/opened';
 import { editsBefore } from './edits-before';
+import { orderChange, type OrderChange } from './order-change';
 
 /** What the page is told after opening or an edit. */
 export interface Checked {
   findings: [string, Finding | null][];
   lanes: [string, LaneResult | null][];
   /** keys of the findings that count, in the order of the work; null: as they were, for more is to come at once */
-  order: string[] | null;
-  /** Doubts that somebody accepted, by key; those that lapsed count all the same */
-  accepted: [string, Accepted][];
+  order: OrderChange | null;
+  /** Doubts that somebody accepted, or did no longer, by key; those that lapsed count all the same */
+  accepted: [string, Accepted | null][];
   /** how much still waits to be checked; the rest is asked for slice by slice */
   left: number;
 }
@@ -83,10 +84,37 @@ let ordered = 0;
 
 function told(change: CheckChange, between = false): Checked {
   const wait = between && engine!.waiting > 0 && performance.now() - ordered < ORDER_MS;
-  const order = wait ? null : inOrderOfWork(counting(engine!.findings, project!), project!).map((f) => f.key);
-  if (order) ordered = performance.now();
-  const accepted = [...acceptancesOf(engine!.findings, project!)];
-  return { findings: [...change.findings], lanes: [...change.lanes], order, accepted, left: engine!.waiting };
+  const order = wait ? null : newOrder();
+  return {
+    findings: [...change.findings],
+    lanes: [...change.lanes],
+    order,
+    accepted: newlyAccepted(),
+    left: engine!.waiting,
+  };
+}
+
+/** What the page knows of order and acceptances: it is told what is other than that. */
+let knownOrder: readonly string[] = [];
+let knownAccepted: ReadonlyMap<string, Accepted> = new Map();
+
+function newOrder(): OrderChange {
+  ordered = performance.now();
+  const before = knownOrder;
+  knownOrder = inOrderOfWork(counting(engine!.findings, project!), project!).map((f) => f.key);
+  return orderChange(before, knownOrder);
+}
+
+function newlyAccepted(): Checked['accepted'] {
+  const before = knownAccepted;
+  const now = acceptancesOf(engine!.findings, project!);
+  knownAccepted = now;
+  const same = (key: string, { acceptance, lapsed }: Accepted) => {
+    const known = before.get(key);
+    return known?.acceptance === acceptance && known.lapsed === lapsed;
+  };
+  const gone = [...before.keys()].filter((key) => !now.has(key)).map((key) => [key, null] as [string, null]);
+  return [...gone, ...[...now].filter(([key, one]) => !same(key, one))];
 }
 
 /** Runs every check off the page. It is given the project's bytes once, and change sets afterwards. */
@@ -94,6 +122,7 @@ const checker = {
   open(bytes: ArrayBuffer): Checked {
     project = projectFromBytes(bytes).project;
     edits.clear();
+    [knownOrder, knownAccepted] = [[], new Map()];
     engine = new CheckEngine(project);
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
