@@ -4,6 +4,7 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CONFIG, type Config } from './base/config.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { DiskModule } from './disk/disk.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HealthModule } from './health/health.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
@@ -22,6 +23,7 @@ export class AppModule {
           errorMessage: 'Too many requests in a minute; try again in a while.',
         }),
         WorkModule,
+        DiskModule,
         HealthModule,
         ProjectsModule,
         FilesModule,

@@ -1,12 +1,12 @@
 import { Module } from '@nestjs/common';
+import { EventsModule } from '../events/events.module.js';
 import { ChangesController } from './changes.controller.js';
-import { EventsController } from '../events/events.controller.js';
-import { EventsService } from '../events/events.service.js';
 import { ChangesService } from './changes.service.js';
 
 @Module({
-  controllers: [ChangesController, EventsController],
-  providers: [ChangesService, EventsService],
+  imports: [EventsModule],
+  controllers: [ChangesController],
+  providers: [ChangesService],
   exports: [ChangesService],
 })
 export class ChangesModule {}

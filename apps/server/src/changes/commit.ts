@@ -6,7 +6,7 @@ import { QueryFailedError, type DataSource, type EntityManager } from 'typeorm';
 import { writeJournal } from '../database/journal.js';
 import { RowReader, type ReadsAtMost } from '../database/row-reader.js';
 import { writeChanges } from '../database/stored-project.js';
-import { journalTable, projectTable } from '../database/tables.js';
+import { journalTable, NOW, projectTable } from '../database/tables.js';
 import { unprocessable } from '../edge/problems.js';
 import { readChangeSet, type SentChangeSet } from './read-change-set.js';
 
@@ -59,7 +59,7 @@ async function commitOnce(
   await manager.update(
     projectTable,
     { id: project },
-    { revision, changed: () => 'UTC_TIMESTAMP(3)', ...(info && 'name' in info ? { name: info.name } : {}) },
+    { revision, changed: NOW, ...(info && 'name' in info ? { name: info.name } : {}) },
   );
   return revision;
 }

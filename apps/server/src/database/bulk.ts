@@ -8,7 +8,8 @@ const MOST_CHARACTERS = 4_000_000;
 type Value = string | number | null;
 
 /**
- * Inserts many rows with few statements, or replaces them where their key is there already. The table and its columns
+ * Inserts many rows with few statements, or replaces them where their key is there already: a statement of our own, since the
+ * query builder looks at every value of every row (`save` of 5,000 rows: 35 s). The table and its columns
  * are names of our own; values only ever travel as parameters.
  */
 export async function insertRows(
@@ -36,8 +37,12 @@ export async function deleteRows(
   values: readonly string[],
 ): Promise<void> {
   for (const part of chunks(values, ROWS_A_STATEMENT)) {
-    const marks = part.map(() => '?').join();
-    await manager.query(`DELETE FROM ${table} WHERE project = ? AND ${column} IN (${marks})`, [project, ...part]);
+    await manager
+      .createQueryBuilder()
+      .delete()
+      .from(table)
+      .where(`project = :project AND ${column} IN (:...part)`, { project, part })
+      .execute();
   }
 }
 

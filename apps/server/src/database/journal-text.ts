@@ -1,5 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import { MOST_NEWS_BODY } from '../edge/limits.js';
+import { readParts } from './journal.js';
+import { journalPartTable, journalTable } from './tables.js';
 
 /** Bytes of changes after which a reading stops, so that an answer stays of bounded size. */
 const MOST_BYTES = { news: MOST_NEWS_BODY, little: 500_000, much: 16_000_000 } as const;
@@ -25,22 +27,32 @@ export async function journalText(
   after: number,
   size: keyof typeof MOST_BYTES,
 ): Promise<string | null> {
-  const rows: Row[] = await manager.query(
-    `SELECT revision, made, author, change_set, label,
-        (SELECT SUM(LENGTH(body)) FROM journal_part p WHERE p.project = j.project AND p.revision = j.revision) AS bytes
-      FROM journal j WHERE project = ? AND revision > ? ORDER BY revision LIMIT ${MOST_ROWS}`,
-    [project, after],
-  );
+  const rows = await manager
+    .createQueryBuilder(journalTable, 'j')
+    .select('j.revision', 'revision')
+    .addSelect('j.made', 'made')
+    .addSelect('j.author', 'author')
+    .addSelect('j.change_set', 'change_set')
+    .addSelect('j.label', 'label')
+    .addSelect(
+      (parts) =>
+        parts
+          .select('SUM(LENGTH(p.body))')
+          .from(journalPartTable, 'p')
+          .where('p.project = j.project AND p.revision = j.revision'),
+      'bytes',
+    )
+    .where('j.project = :project AND j.revision > :after', { project, after })
+    .orderBy('j.revision')
+    .limit(MOST_ROWS)
+    .getRawMany<Row>();
   if (rows.length === 0) return '[]';
   let bytes = 0;
   const fitting = rows.filter(
     (row, i) => (bytes += Number(row.bytes)) <= MOST_BYTES[size] || (i === 0 && size === 'much'),
   );
   if (fitting.length === 0) return null;
-  const parts: { revision: number; body: string }[] = await manager.query(
-    'SELECT revision, body FROM journal_part WHERE project = ? AND revision BETWEEN ? AND ? ORDER BY revision, part',
-    [project, fitting[0]!.revision, fitting.at(-1)!.revision],
-  );
+  const parts = await readParts(manager, project, fitting[0]!.revision, fitting.at(-1)!.revision);
   const bodies = new Map<number, string>();
   for (const { revision, body } of parts) bodies.set(revision, (bodies.get(revision) ?? '') + body);
   const entries = fitting.map(({ revision, made, author, change_set: id, label }) => {

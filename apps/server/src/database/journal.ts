@@ -1,7 +1,7 @@
 import type { ChangeSet } from '@dialoga/core/change';
-import type { EntityManager } from 'typeorm';
+import { Between, type EntityManager } from 'typeorm';
 import { inParts } from './parts.js';
-import { journalPartTable, journalTable } from './tables.js';
+import { journalPartTable, journalTable, NOW, type PartRow } from './tables.js';
 
 /** What the journal says of one revision. */
 export interface JournalEntry {
@@ -20,13 +20,17 @@ export async function writeJournal(
   author: string | null,
 ): Promise<void> {
   const parts = inParts(JSON.stringify(set.changes));
-  await manager.query(
-    `INSERT INTO journal (project, revision, change_set, author, made, label, parts)
-      VALUES (?, ?, ?, ?, UTC_TIMESTAMP(3), ?, ?)`,
-    [project, revision, set.id, author, set.label, parts.length],
-  );
+  const row = { project, revision, changeSet: set.id, author, label: set.label, parts: parts.length };
+  await manager.insert(journalTable, { ...row, made: NOW });
   for (const [part, body] of parts.entries()) await manager.insert(journalPartTable, { project, revision, part, body });
 }
+
+/** The parts of the changes of these revisions, in order. */
+export const readParts = (manager: EntityManager, project: string, first: number, last: number): Promise<PartRow[]> =>
+  manager.find(journalPartTable, {
+    where: { project, revision: Between(first, last) },
+    order: { revision: 'ASC', part: 'ASC' },
+  });
 
 /** Characters of changes after which a reading stops, so that an answer stays of bounded size. */
 const MOST_CHARACTERS = 16_000_000;
@@ -50,10 +54,7 @@ export async function readJournal(
   for (let at = 0; at < rows.length && characters < MOST_CHARACTERS;) {
     // One row's parts are at most some MB; few rows at a time keep what is read in memory bounded.
     const chunk = rows.slice(at, at + 50);
-    const parts: { revision: number; body: string }[] = await manager.query(
-      'SELECT revision, body FROM journal_part WHERE project = ? AND revision BETWEEN ? AND ? ORDER BY revision, part',
-      [project, chunk[0]!.revision, chunk.at(-1)!.revision],
-    );
+    const parts = await readParts(manager, project, chunk[0]!.revision, chunk.at(-1)!.revision);
     const bodies = new Map<number, string>();
     for (const { revision, body } of parts) bodies.set(revision, (bodies.get(revision) ?? '') + body);
     for (const { revision, made, author, changeSet, label } of chunk) {

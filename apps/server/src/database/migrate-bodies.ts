@@ -1,7 +1,7 @@
 import type { Entity, EntityOf, Kind } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { bodiesOf, sectionsText, writeBaseline } from './stored-project.js';
-import { projectTable } from './tables.js';
+import { baselineTable, entityTable, projectTable } from './tables.js';
 
 /**
  * For migrations that change what bodies hold: rewrites every entity of a kind, and gives each project whose bodies
@@ -21,11 +21,11 @@ export async function migrateBodies<K extends Kind>(
       });
       changed ||= rows.length > 0;
       for (const [project, entity, body] of rows) {
-        await manager.query('UPDATE entity SET body = ? WHERE project = ? AND id = ?', [body, project, entity]);
+        await manager.update(entityTable, { project: project!, id: entity! }, { body: body! });
       }
     }
     if (!changed) continue;
-    await manager.query('DELETE FROM baseline WHERE project = ? AND revision = ?', [id, revision]);
+    await manager.delete(baselineTable, { project: id, revision });
     await writeBaseline(manager, id, revision, await sectionsText(manager, id));
   }
 }

@@ -2,6 +2,7 @@ import { apply, type Change, type ChangeSet } from '@dialoga/core/change';
 import { KINDS, referencesOf, type Entity, type EntityOf, type Kind, type Reader } from '@dialoga/core/model';
 import type { EntityManager } from 'typeorm';
 import { chunks } from './parts.js';
+import { entityTable, referenceTable } from './tables.js';
 
 /** Bytes of stored entities that may be read: of one, and in all. */
 export interface ReadsAtMost {
@@ -78,11 +79,17 @@ export class RowReader implements Reader {
     if (this.wanted.size === 0 && this.wantedLists.size === 0) return false;
     for (const id of this.wanted) this.entities.set(id, undefined);
     for (const chunk of chunks([...this.wanted], this.limited ? 20 : 500)) {
-      const rows: { id: string; kind: Kind; body: string | null }[] = await this.manager.query(
-        `SELECT id, kind, IF(LENGTH(body) > ?, NULL, body) AS body FROM entity
-          WHERE project = ? AND id IN (${chunk.map(() => '?').join()})`,
-        [this.atMost.entity, this.project, ...chunk],
-      );
+      const rows = await this.manager
+        .createQueryBuilder(entityTable, 'e')
+        .select('e.id', 'id')
+        .addSelect('e.kind', 'kind')
+        .addSelect('IF(LENGTH(e.body) > :most, NULL, e.body)', 'body')
+        .where('e.project = :project AND e.id IN (:...chunk)', {
+          project: this.project,
+          chunk,
+          most: this.atMost.entity,
+        })
+        .getRawMany<{ id: string; kind: Kind; body: string | null }>();
       for (const { id, kind, body } of rows) {
         this.bytes += body?.length ?? 0;
         if (body === null || this.bytes > this.atMost.all) throw new TooMuchToRead();
@@ -91,11 +98,14 @@ export class RowReader implements Reader {
     }
     for (const id of this.wantedLists) for (const kind of KINDS) this.lists.set(`${kind}>${id}`, []);
     for (const chunk of chunks([...this.wantedLists], 500)) {
-      const rows: { target: string; kind: Kind; source: string }[] = await this.manager.query(
-        `SELECT target, kind, source FROM reference WHERE project = ? AND target IN (${chunk.map(() => '?').join()})
-          ${this.limited ? `LIMIT ${MOST_REFERRERS + 1}` : ''}`,
-        [this.project, ...chunk],
-      );
+      const rows = await this.manager
+        .createQueryBuilder(referenceTable, 'r')
+        .select('r.target', 'target')
+        .addSelect('r.kind', 'kind')
+        .addSelect('r.source', 'source')
+        .where('r.project = :project AND r.target IN (:...chunk)', { project: this.project, chunk })
+        .limit(this.limited ? MOST_REFERRERS + 1 : undefined)
+        .getRawMany<{ target: string; kind: Kind; source: string }>();
       if (this.limited && rows.length > MOST_REFERRERS) throw new TooMuchToRead();
       for (const row of rows) this.lists.get(`${row.kind}>${row.target}`)?.push(row.source);
     }

@@ -1,6 +1,9 @@
 import type { Kind } from '@dialoga/core/model';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 
+/** The database's clock: several processes share it. */
+export const NOW = () => 'UTC_TIMESTAMP(3)';
+
 /** One entity: the body is the entity as JSON text, validated when it entered. */
 export interface EntityRow {
   project: string;

@@ -1,7 +1,5 @@
-import { Global, Module } from '@nestjs/common';
-import { Disk } from '../disk/disk.js';
+import { Module } from '@nestjs/common';
 import { HealthController } from './health.controller.js';
 
-@Global()
-@Module({ controllers: [HealthController], providers: [Disk], exports: [Disk] })
+@Module({ controllers: [HealthController] })
 export class HealthModule {}

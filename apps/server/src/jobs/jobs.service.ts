@@ -1,7 +1,7 @@
 import { HttpException, Injectable, NotFoundException, type OnModuleDestroy } from '@nestjs/common';
 import type { Problem } from '@dialoga/core/model';
-import { DataSource } from 'typeorm';
-import { jobTable, type JobRow } from '../database/tables.js';
+import { DataSource, In, type Repository } from 'typeorm';
+import { jobTable, NOW, type JobRow } from '../database/tables.js';
 import type { ErrorBody } from '../edge/problems.js';
 import { newId } from '../base/new-id.js';
 import type { JobView } from './job.dto.js';
@@ -26,17 +26,19 @@ export class JobsService implements OnModuleDestroy {
   private readonly seen = new Map<string, { beat: number; since: number }>();
   private beating: NodeJS.Timeout | null = null;
 
-  constructor(private readonly database: DataSource) {}
+  private readonly jobs: Repository<JobRow>;
+
+  constructor(database: DataSource) {
+    this.jobs = database.getRepository(jobTable);
+  }
 
   /** Starts work that makes a project; gives the job's id. */
   async start(kind: string, work: JobWork): Promise<string> {
     const id = newId();
-    await this.database.query(`DELETE FROM job WHERE state <> 'running' AND beat < UTC_TIMESTAMP(3) - INTERVAL 1 DAY`);
-    await this.database.query(
-      `INSERT INTO job (id, kind, state, step, done, total, stop, beat)
-       VALUES (?, ?, 'running', 'waiting', 0, 0, 0, UTC_TIMESTAMP(3))`,
-      [id, kind],
-    );
+    const old = "state <> 'running' AND beat < UTC_TIMESTAMP(3) - INTERVAL 1 DAY";
+    await this.jobs.createQueryBuilder().delete().where(old).execute();
+    const row = { id, kind, state: 'running' as const, step: 'waiting', done: 0, total: 0, stop: 0 };
+    await this.jobs.insert({ ...row, beat: NOW });
     this.own.add(id);
     this.beating ??= setInterval(() => void this.beat(), BEAT_MS);
     const run = this.run(id, work).finally(() => this.running.delete(run));
@@ -45,14 +47,14 @@ export class JobsService implements OnModuleDestroy {
   }
 
   async get(id: string): Promise<JobView> {
-    const row = await this.database.getRepository(jobTable).findOneBy({ id });
+    const row = await this.jobs.findOneBy({ id });
     if (!row) throw new NotFoundException({ message: `There is no job ${id}.` });
     return this.isSilent(row) ? { ...view(row), state: 'failed', message: LOST } : view(row);
   }
 
   /** Asks a job to stop; it does so at its next step. */
   async stop(id: string): Promise<void> {
-    await this.database.query('UPDATE job SET stop = 1 WHERE id = ?', [id]);
+    await this.jobs.update({ id }, { stop: 1 });
   }
 
   /** What is still going on ends with this process: its threads are ended, and their transactions taken back. */
@@ -77,10 +79,7 @@ export class JobsService implements OnModuleDestroy {
   private async beat(): Promise<void> {
     const ids = [...this.own];
     if (ids.length === 0) return;
-    const marks = ids.map(() => '?').join();
-    await this.database
-      .query(`UPDATE job SET beat = UTC_TIMESTAMP(3) WHERE state = 'running' AND id IN (${marks})`, ids)
-      .catch(() => undefined);
+    await this.jobs.update({ state: 'running', id: In(ids) }, { beat: NOW }).catch(() => undefined);
   }
 
   private async run(id: string, work: JobWork): Promise<void> {
@@ -93,7 +92,7 @@ export class JobsService implements OnModuleDestroy {
   }
 
   private async close(id: string, outcome: Partial<JobRow>): Promise<void> {
-    await this.database.getRepository(jobTable).update({ id }, { ...outcome, beat: () => 'UTC_TIMESTAMP(3)' });
+    await this.jobs.update({ id }, { ...outcome, beat: NOW });
   }
 }
 

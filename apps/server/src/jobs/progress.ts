@@ -1,4 +1,5 @@
 import type { DataSource } from 'typeorm';
+import { jobTable, NOW } from '../database/tables.js';
 
 /** How often progress is stored, at most. */
 const TELL_MS = 150;
@@ -11,14 +12,14 @@ export class Stopped extends Error {}
 
 /** What the work of a job is given to say how far it is, in the table that every process reads. */
 export function tellerOf(database: DataSource, job: string): Tell {
+  const jobs = database.getRepository(jobTable);
   let last = -Infinity;
   return async (step, done, total) => {
     if (performance.now() - last < TELL_MS && done < total) return;
     last = performance.now();
-    const rows: { stop: number }[] = await database.query('SELECT stop FROM job WHERE id = ?', [job]);
-    if (rows[0]?.stop === 1) throw new Stopped();
-    const at = [step, done, total, job];
-    await database.query('UPDATE job SET step = ?, done = ?, total = ?, beat = UTC_TIMESTAMP(3) WHERE id = ?', at);
+    const row = await jobs.findOne({ select: { stop: true }, where: { id: job } });
+    if (row?.stop === 1) throw new Stopped();
+    await jobs.update({ id: job }, { step, done, total, beat: NOW });
   };
 }
 

@@ -7,7 +7,7 @@ import { readingProject, readProject, textOfProjectFile, type ReadProject } from
 import { workerData } from 'piscina';
 import type { DataSource } from 'typeorm';
 import { insertProject, loadProject } from '../database/stored-project.js';
-import { projectTable } from '../database/tables.js';
+import { NOW, projectTable } from '../database/tables.js';
 import { tooMuchIn } from '../edge/body-size.js';
 import { MOST_FILE_VALUES } from '../edge/limits.js';
 import { unprocessable } from '../edge/problems.js';
@@ -20,7 +20,7 @@ export async function storeProject(database: DataSource, project: Project, file:
   const row = { id, name: project.info.name, revision: 0, tally: null, tallyRevision: null };
   const progress = tell && ((done: number, total: number) => tell('storing', done, total));
   await database.transaction(async (manager) => {
-    await manager.insert(projectTable, { ...row, changed: () => 'UTC_TIMESTAMP(3)' });
+    await manager.insert(projectTable, { ...row, changed: NOW });
     await insertProject(manager, id, project, file, progress);
   });
   return id;

@@ -5,7 +5,7 @@ import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
 import type { DataSource, EntityManager } from 'typeorm';
 import { readJournal, type JournalEntry } from '../database/journal.js';
 import { loadProject } from '../database/stored-project.js';
-import { projectTable } from '../database/tables.js';
+import { baselineTable, projectTable } from '../database/tables.js';
 
 /** The sections of a project as it was at a revision, as the text of an object. Throws the answer, 404. */
 export async function pastSections(database: DataSource, id: string, revision: number): Promise<string> {
@@ -35,18 +35,17 @@ export function projectAt(database: DataSource, id: string, revision: number): P
 }
 
 async function baselinesOf(manager: EntityManager, project: string): Promise<number[]> {
-  const rows: { revision: number }[] = await manager.query('SELECT DISTINCT revision FROM baseline WHERE project = ?', [
-    project,
-  ]);
+  const rows = await manager
+    .createQueryBuilder(baselineTable, 'b')
+    .select('DISTINCT b.revision', 'revision')
+    .where('b.project = :project', { project })
+    .getRawMany<{ revision: number }>();
   return rows.map((r) => r.revision);
 }
 
 /** It was inspected when it came in, and is not again. */
 async function readBaseline(manager: EntityManager, project: string, revision: number): Promise<Project> {
-  const parts: { body: string }[] = await manager.query(
-    'SELECT body FROM baseline WHERE project = ? AND revision = ? ORDER BY part',
-    [project, revision],
-  );
+  const parts = await manager.find(baselineTable, { where: { project, revision }, order: { part: 'ASC' } });
   const text = parts.map((part) => part.body).join('');
   const file = JSON.parse(text.replace(/^\uFEFF/, '')) as Record<string, Entity[]>;
   const sections = KINDS.map((kind) => [kind, file[SECTION_OF[kind]] ?? []] as const);
