@@ -5,17 +5,17 @@ import { DATA } from './paths.mjs';
 import { run, say } from './run.mjs';
 import { buildStale, installMissing } from './setup.mjs';
 
-/** `--only NAME` runs one part: lint, storeys, format, types, unit, kills, fuzz, browser. `--screenshots` makes docs/screenshots anew. */
+/** `--only NAME` runs one part: lint, storeys, format, types, api, unit, kills, fuzz, browser. `--screenshots` makes docs/screenshots anew. */
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
 const screenshots = process.argv.includes('--screenshots');
 const results = join(DATA, 'results');
 const total = { passed: 0, failed: 0 };
 
-async function single(name, command, args) {
+async function single(name, command, args, env = {}) {
   if (screenshots || (only && only !== name)) return;
   say(`\n— ${name}`);
   try {
-    await run(command, args);
+    await run(command, args, { env: { ...process.env, ...env } });
     total.passed += 1;
   } catch (error) {
     say(String(error.message));
@@ -66,6 +66,7 @@ try {
   await single('storeys', 'npm', ['run', 'storeys', '--silent']);
   await single('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']);
   await single('types', 'npm', ['run', '-s', 'types']);
+  await single('api', process.execPath, ['scripts/api-types.mjs', '--check'], env);
   if (!screenshots) {
     const jest = ['jest', '--json', '--outputFile', join(results, 'unit.json'), '--silent=false'];
     await counted('unit', 'npx', jest, env, (r) => ({

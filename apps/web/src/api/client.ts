@@ -1,41 +1,17 @@
 import type { ChangeSet, Refusal } from '@dialoga/core/change';
 import type { Problem } from '@dialoga/core/model';
 import { currentAuthor } from './author';
+import type { components } from './described';
 
+type Schemas = components['schemas'];
 /** What the server says of a project in lists. */
-export interface ProjectSummary {
-  id: string;
-  name: string;
-  revision: number;
-  changed: string;
-  tally: { blocker: number; doubt: number; hint: number } | null;
-}
-
-/** A revision of the journal. */
-export interface JournalEntry {
-  revision: number;
-  author: string | null;
-  set: ChangeSet;
-}
-
+export type ProjectSummary = Schemas['ProjectSummary'];
 /** A revision as the history lists it. */
-export interface RevisionView {
-  revision: number;
-  made: string;
-  author: string | null;
-  label: string;
-}
-
+export type RevisionView = Schemas['RevisionView'];
 /** Long work of the server, and what became of it. */
-export interface JobView {
-  state: 'running' | 'done' | 'failed' | 'stopped';
-  step: string;
-  done: number;
-  total: number;
-  project: string | null;
-  message: string | null;
-  problems: Problem[];
-}
+export type JobView = Schemas['JobView'];
+/** A revision of the journal: who stored which change set. */
+export type JournalEntry = Pick<Schemas['JournalView'], 'revision' | 'author'> & { set: ChangeSet };
 
 /** An answer that is not the hoped-for one: the server's sentence, and what it names. */
 export class ApiError extends Error {
@@ -109,7 +85,7 @@ export const api = {
   },
   /** starts an import; gives the job */
   importFile: (file: Blob) =>
-    parsed<{ job: string }>(
+    parsed<Schemas['JobStarted']>(
       request('/imports', {
         method: 'POST',
         headers: { 'Content-Type': 'application/octet-stream' },
@@ -117,7 +93,8 @@ export const api = {
       }),
     ),
   /** starts a copy; gives the job */
-  copy: (id: string, name: string) => parsed<{ job: string }>(request(`${at(id)}/copies`, json('POST', { name }))),
+  copy: (id: string, name: string) =>
+    parsed<Schemas['JobStarted']>(request(`${at(id)}/copies`, json('POST', { name }))),
   job: (id: string) => parsed<JobView>(request(`/jobs/${id}`)),
   stopJob: async (id: string): Promise<void> => {
     await request(`/jobs/${id}`, { method: 'DELETE' });
@@ -130,5 +107,5 @@ export const api = {
   open: async (id: string): Promise<ArrayBuffer> => (await request(at(id))).arrayBuffer(),
   since: (id: string, revision: number) => parsed<JournalEntry[]>(request(`${at(id)}/changes?since=${revision}`)),
   commit: (id: string, set: ChangeSet) =>
-    parsed<{ revision: number }>(request(`${at(id)}/changes`, json('POST', signed(set)))),
+    parsed<Schemas['Committed']>(request(`${at(id)}/changes`, json('POST', signed(set)))),
 };

@@ -1,7 +1,8 @@
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { api, type RevisionView } from '../api/client';
+import type { RevisionView } from '../api/client';
+import { useRevisionsInfiniteQuery } from '../api/lists';
 import { AuthorField } from './author-field';
 import { restoreRevision } from './restore';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -9,8 +10,6 @@ import { Empty, PageTitle, Section, TextButton } from '../theme/parts';
 import { placeOf } from '../store/place';
 import { colour, font, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
-
-const PAGE = 200;
 
 const Scroll = styled.div`
   overflow: auto;
@@ -45,22 +44,18 @@ export function HistoryPage() {
   const { id } = placeOf(address);
   const dispatch = useAppDispatch();
   const newest = useStateOf((s) => s.project.revision);
-  const [list, setList] = useState<RevisionView[] | null>(null);
-  const [more, setMore] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-
-  const load = (before?: number) =>
-    api
-      .revisions(id, before)
-      .then((page) => {
-        setList((known) => (before === undefined ? page : [...(known ?? []), ...page]));
-        setMore(page.length === PAGE);
-      })
-      .catch((error: Error) => setProblem(error.message));
-  const loadFirst = useEffectEvent(() => load());
+  const { data, error, hasNextPage, fetchNextPage, refetch } = useRevisionsInfiniteQuery(id, {
+    refetchOnMountOrArgChange: true,
+  });
+  const list = data?.pages.flat() ?? null;
+  const [refused, setProblem] = useState<string | null>(null);
+  const problem = refused ?? (error && 'message' in error ? error.message : null);
+  const shown = useRef(newest);
   useEffect(() => {
-    void loadFirst();
-  }, [newest]);
+    if (shown.current === newest) return;
+    shown.current = newest;
+    void refetch();
+  }, [newest, refetch]);
 
   const row = ({ revision, made, author, label }: RevisionView) => (
     <li key={revision}>
@@ -103,9 +98,9 @@ export function HistoryPage() {
         {list === null && !problem && <Empty role="status">Asking the server …</Empty>}
         <List>
           {list?.map(row)}
-          {list && !more && row({ revision: 0, made: '', author: null, label: 'initial revision' })}
+          {list && !hasNextPage && row({ revision: 0, made: '', author: null, label: 'initial revision' })}
         </List>
-        {more && <TextButton onPress={() => void load(list!.at(-1)!.revision)}>Show earlier ones</TextButton>}
+        {hasNextPage && <TextButton onPress={() => void fetchNextPage()}>Show earlier ones</TextButton>}
       </Section>
     </Scroll>
   );

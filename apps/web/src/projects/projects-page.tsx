@@ -1,10 +1,11 @@
-import { problemSentence } from '@dialoga/core/model';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { api, ApiError, AwayError, type ProjectSummary } from '../api/client';
+import { api, type ProjectSummary } from '../api/client';
+import { listErrorOf, lists, useProjectsQuery, type ListError } from '../api/lists';
 import { Counts } from '../marks/counts';
+import { useAppDispatch } from '../store/store';
 import { BoxButton, Empty, Input, PageTitle, Section, TextButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
@@ -61,8 +62,6 @@ const Problems = styled.div`
   }
 `;
 
-/** Times that the counts of a project are asked for. */
-const MOST_ASKED = 20;
 const RETRY_MS = 2000;
 
 const DEMO = 'Kestrel Quay cold store';
@@ -72,52 +71,35 @@ async function openDemo(projects: readonly ProjectSummary[]): Promise<ProjectSum
   return projects.find((p) => p.name === DEMO && p.revision === 0) ?? api.demo('kestrel-quay');
 }
 
+const isListError = (error: unknown): error is ListError =>
+  typeof error === 'object' && error !== null && 'away' in error;
+
 /** All projects of this server: open, begin, bring in, delete. */
 export function ProjectsPage() {
   const navigate = useNavigate();
-  const [projects, setProjects] = useState<ProjectSummary[] | null>(null);
-  const [problem, setProblem] = useState<{ message: string; lines: string[]; away?: boolean } | null>(null);
-  const [loads, setLoads] = useState(0);
+  const dispatch = useAppDispatch();
+  const [waiting, setWaiting] = useState(false);
+  const { data: projects = null, error } = useProjectsQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+    // The list comes by itself once the server answers.
+    pollingInterval: waiting ? RETRY_MS : 0,
+  });
+  const away = projects === null && isListError(error) && error.away;
+  if (away !== waiting) setWaiting(away);
+  const [refused, setProblem] = useState<ListError | null>(null);
+  const problem = refused ?? (isListError(error) ? error : null);
   const [name, setName] = useState('');
   const [deleting, setDeleting] = useState<ProjectSummary | null>(null);
   const [copying, setCopying] = useState<ProjectSummary | null>(null);
   const [job, setJob] = useState<{ title: string; start: () => Promise<{ job: string }> } | null>(null);
   const [renaming, setRenaming] = useState<ProjectSummary | null>(null);
 
-  const failed = (error: unknown) => {
-    const lines = error instanceof ApiError ? error.problems.slice(0, 20).map(problemSentence) : [];
-    const away = error instanceof AwayError;
-    setProblem({ message: error instanceof Error ? error.message : String(error), lines, away });
-  };
-
-  const load = useEffectEvent(() =>
-    api
-      .list()
-      .then(async (list) => {
-        setProjects(list);
-        setProblem((known) => (known?.away ? null : known));
-        for (const p of list.filter((x) => x.tally === null)) {
-          let counted = await api.tally(p.id);
-          // The server answers before a long counting is through, and goes on with it.
-          for (let asked = 1; counted.tally === null && asked < MOST_ASKED; asked++) counted = await api.tally(p.id);
-          setProjects((known) => known?.map((k) => (k.id === counted.id ? counted : k)) ?? null);
-        }
-      })
-      .catch(failed),
-  );
+  const failed = (reason: unknown) => setProblem(listErrorOf(reason));
+  const changed = () => dispatch(lists.util.invalidateTags(['projects']));
 
   useEffect(() => {
     document.title = 'Projects · Dialoga';
-    void load();
-  }, [loads]);
-
-  // The list comes by itself once the server answers.
-  const waiting = projects === null && problem?.away === true;
-  useEffect(() => {
-    if (!waiting) return;
-    const timer = setInterval(() => void load(), RETRY_MS);
-    return () => clearInterval(timer);
-  }, [waiting]);
+  }, []);
 
   const opened = (summary: Promise<ProjectSummary>, at: 'exchanges' | 'stations' = 'exchanges') =>
     summary.then((p) => navigate(`/p/${p.id}/${at}`)).catch(failed);
@@ -167,7 +149,12 @@ export function ProjectsPage() {
             onSubmit={(event) => {
               event.preventDefault();
               if (name.trim()) void opened(api.create(name), 'stations');
-              else setProblem({ message: 'A project needs a name: type one beside “New project”.', lines: [] });
+              else
+                setProblem({
+                  message: 'A project needs a name: type one beside “New project”.',
+                  lines: [],
+                  away: false,
+                });
             }}
           >
             <Input
@@ -210,7 +197,7 @@ export function ProjectsPage() {
           onName={(typed) => api.rename(renaming.id, typed)}
           onClose={(done) => {
             setRenaming(null);
-            if (done) setLoads((n) => n + 1);
+            if (done) changed();
           }}
         />
       )}
@@ -246,7 +233,7 @@ export function ProjectsPage() {
           onName={(typed) => api.remove(deleting.id, typed)}
           onClose={(done) => {
             setDeleting(null);
-            if (done) setLoads((n) => n + 1);
+            if (done) changed();
           }}
         />
       )}

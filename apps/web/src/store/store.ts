@@ -1,18 +1,19 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { lists } from '../api/lists';
 import { findingsSlice } from './findings-slice';
 import { projectSlice } from './project-slice';
 
 /** The development checks that walk the whole state leave the project out: it is immutable and large. */
-const largePaths = ['project.project', 'project.pending', 'project.undo', 'project.redo', 'project.aside', 'findings'];
+const largePaths = ['project', 'findings'];
 
 export const store = configureStore({
-  reducer: { project: projectSlice.reducer, findings: findingsSlice.reducer },
+  reducer: { project: projectSlice.reducer, findings: findingsSlice.reducer, lists: lists.reducer },
   middleware: (defaults) =>
     defaults({
       serializableCheck: { ignoredPaths: largePaths, ignoreActions: true },
       immutableCheck: { ignoredPaths: largePaths },
-    }),
+    }).concat(lists.middleware),
 });
 
 export type State = ReturnType<typeof store.getState>;
