@@ -24,8 +24,18 @@ for (const part of ['kills', 'fuzz', 'faults']) {
 if (only === null || only === 'lanes') {
   const seed = option('--seed', String(Date.now() % 2_000_000_000));
   const env = { ...process.env, ORACLE_TIMES: only ? option('--times', '19') : '19', ORACLE_SEED: seed };
-  say(`\nRandom lanes against the byte and bit machines, seed ${seed}; about half an hour`);
-  const tests = ['jest', '--selectProjects', 'core', '--testPathPatterns', 'oracle[a-z-]*\\.test', 'check/fixes'];
+  say(
+    `\nRandom lanes against the byte and bit machines, random edits against full checks, seed ${seed}; about half an hour`,
+  );
+  const tests = [
+    'jest',
+    '--selectProjects',
+    'core',
+    '--testPathPatterns',
+    'oracle[a-z-]*\\.test',
+    'check/fixes',
+    'check/engine',
+  ];
   await run('npx', tests, { env }).catch(() => (failed = true));
 }
 if (only === null || only === 'windows') {
