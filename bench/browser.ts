@@ -21,7 +21,10 @@ const MOST_KB = 300;
 /** What the page does with the largest project, and how soon a verdict follows an edit. */
 export async function browserRows(file: string): Promise<Row[]> {
   const server = await startServer();
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ARGS });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
+    args: ARGS,
+  });
   try {
     const { id } = await importProject(server, file);
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

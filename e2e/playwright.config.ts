@@ -22,7 +22,7 @@ export default defineConfig({
     actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
-    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args },
+    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell', args },
   },
   projects: [
     { name: 'tests', testMatch: /.*\.spec\.ts/ },

@@ -14,6 +14,7 @@ const total = { passed: 0, failed: 0 };
 async function single(name, command, args, env = {}) {
   if (screenshots || (only && only !== name)) return;
   say(`\n— ${name}`);
+  const start = performance.now();
   try {
     await run(command, args, { env: { ...process.env, ...env } });
     total.passed += 1;
@@ -21,7 +22,10 @@ async function single(name, command, args, env = {}) {
     say(String(error.message));
     total.failed += 1;
   }
+  took(name, start);
 }
+
+const took = (name, start) => say(`${name}: ${((performance.now() - start) / 1000).toFixed(0)} s`);
 
 async function counted(name, command, args, env, count) {
   if (only && only !== name) return;
@@ -29,10 +33,12 @@ async function counted(name, command, args, env, count) {
   const file = join(results, `${name}.json`);
   rmSync(file, { force: true });
   let broke = false;
+  const start = performance.now();
   await run(command, args, { env: { ...process.env, ...env, RESULTS: file } }).catch((error) => {
     say(String(error.message));
     broke = true;
   });
+  took(name, start);
   const { passed, failed } = existsSync(file)
     ? count(JSON.parse(readFileSync(file, 'utf8')))
     : { passed: 0, failed: 0 };
