@@ -177,6 +177,6 @@ test('whatever is typed wherever, the project stays one that can be stored, chec
       }
       expect(writeProject(back)).toBe(startText);
     }),
-    { numRuns: 25, endOnFailure: true },
+    { numRuns: 15, endOnFailure: true },
   );
 });

@@ -432,12 +432,15 @@ test('two windows whose network is cut and joined at random end alike, and each 
   for (let i = 0; i < 16; i++) {
     const at = windows[random(2)]!;
     if (random(3) === 0) await at.context().setOffline(random(2) === 0);
-    if (await at.getByRole('alertdialog').isVisible()) await answer(at);
     const text = `Name ${i}`;
     // Left names in one window, right names in both: some meet, some do not.
     const column = at === page && random(2) === 0 ? 1 : 8;
     const row = ['permissives', 'setpoints', 'status', 'pressures', 'alarm-text'][random(5)]!;
-    await cell(at, `lane:${row}`, column).click();
+    // A question may come up at any moment, and is answered first.
+    await expect(async () => {
+      if (await at.getByRole('alertdialog').isVisible()) await answer(at);
+      await cell(at, `lane:${row}`, column).click({ timeout: 1000 });
+    }).toPass();
     await at.keyboard.type(text);
     await at.keyboard.press('Enter');
   }
@@ -472,7 +475,7 @@ test('two windows whose network is cut and joined at random end alike, and each 
 
 const answer = async (p: Page) => {
   const dialog = p.getByRole('alertdialog');
-  await dialog.getByRole('button').last().click();
+  await dialog.getByRole('button').last().click({ timeout: 1000 });
 };
 
 /** Whole numbers below a bound; the same seed gives the same. */

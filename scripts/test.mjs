@@ -68,10 +68,15 @@ try {
   await installMissing({ browser: true });
   const env = { DATABASE_URL: process.env.DATABASE_URL ?? (await ownDatabase()) };
   await buildStale();
-  await single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await single('storeys', 'npm', ['run', 'storeys', '--silent']);
-  await single('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']);
-  await single('types', 'npm', ['run', '-s', 'types']);
+  // The longest of these beside the others.
+  await Promise.all([
+    single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+    (async () => {
+      await single('storeys', 'npm', ['run', 'storeys', '--silent']);
+      await single('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']);
+      await single('types', 'npm', ['run', '-s', 'types']);
+    })(),
+  ]);
   await single('api', process.execPath, ['scripts/api-types.mjs', '--check'], env);
   if (!screenshots) {
     const jest = ['jest', '--json', '--outputFile', join(results, 'unit.json'), '--silent=false'];

@@ -5,7 +5,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { fetchPages } from './frame/fetch-pages';
+import { fetchPagesOnce } from './frame/fetch-pages';
 import { followRouter } from './page/on-the-way';
 import { router, routes } from './routes';
 import { store } from './store/store';
@@ -23,4 +23,4 @@ createRoot(document.getElementById('root')!).render(
   </StrictMode>,
 );
 
-window.addEventListener('load', () => void fetchPages(routes));
+window.addEventListener('load', () => void fetchPagesOnce(import.meta.url, routes));
