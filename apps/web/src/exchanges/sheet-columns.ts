@@ -17,7 +17,12 @@ const page = (side: 'left' | 'right', address: number): GridColumn[] => [
   { id: `${side} direction`, title: SHEET_FIELDS.direction.title, track: 'minmax(43px, 0.12fr)', quiet: true },
   { id: `${side} area`, title: SHEET_FIELDS.area.title, track: 'minmax(64px, 0.5fr)' },
   { id: `${side} address`, title: SHEET_FIELDS.address.title, track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
-  { id: `${side} length`, title: SHEET_FIELDS.length.title, track: 'minmax(70px, 0.15fr)', right: true },
+  {
+    id: `${side} length`,
+    title: SHEET_FIELDS.length.title,
+    track: 'minmax(clamp(70px, 6.2vw, 80px), 0.15fr)',
+    right: true,
+  },
   { id: `${side} type`, title: SHEET_FIELDS.type.title, track: 'minmax(82px, 0.9fr)' },
 ];
 const columns = (left: number, right: number): readonly GridColumn[] => [
