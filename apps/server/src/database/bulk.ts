@@ -9,7 +9,7 @@ type Value = string | number | null;
 
 /**
  * Inserts many rows with few statements, or replaces them where their key is there already: a statement of our own, since the
- * query builder looks at every value of every row (`save` of 5,000 rows: 35 s). The table and its columns
+ * query builder looks at every value of every row. The table and its columns
  * are names of our own; values only ever travel as parameters.
  */
 export async function insertRows(

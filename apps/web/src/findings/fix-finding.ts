@@ -1,5 +1,6 @@
 import type { Finding } from '@dialoga/core/finding';
 import { edit } from '../store/editing';
+import { projectSlice } from '../store/project-slice';
 import type { Thunk } from '../store/store';
 import { checker } from '../worker/checker';
 import type { FixesAsked } from '../worker/checker.worker';
@@ -26,6 +27,11 @@ export function fixFinding(finding: Finding, label?: string): Thunk {
       const chosen = label === undefined ? fixes[0] : fixes.find((fix) => fix.label === label);
       if (chosen) dispatch(edit(`${finding.code}: ${chosen.label}`, chosen.changes));
     });
-    running = running.catch(() => undefined);
+    running = running.catch((error: unknown) => {
+      const why = error instanceof Error ? error.message : String(error);
+      dispatch(
+        projectSlice.actions.noticed(`The fix could not be worked out (${why}). Reload the page to check anew.`),
+      );
+    });
   };
 }

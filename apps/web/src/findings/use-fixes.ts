@@ -1,6 +1,6 @@
 import type { Fix } from '@dialoga/core/check';
 import type { Finding } from '@dialoga/core/finding';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { checker } from '../worker/checker';
 import type { FixesAsked } from '../worker/checker.worker';
@@ -17,15 +17,18 @@ export function useOfFindings<T>(
   const project = useStateOf((s) => s.project.project);
   const undo = useStateOf((s) => s.project.undo);
   const [said, setSaid] = useState(nothing);
+  const question = useEffectEvent(() => ask(dispatch(askedOf(findings))));
+  const take = useEffectEvent((next: T) => setSaid((known) => (same(known, next) ? known : next)));
   useEffect(() => {
+    if (findings.length === 0) return;
     let current = true;
-    const take = (next: T) => current && setSaid((known) => (same(known, next) ? known : next));
-    if (findings.length === 0) take(nothing);
-    else void ask(dispatch(askedOf(findings))).then(take, () => undefined);
+    void question().then(
+      (next) => current && take(next),
+      () => undefined,
+    );
     return () => void (current = false);
-    // What is asked, and how two answers are compared, is the same for ever.
-  }, [findings, project, undo, dispatch]); // eslint-disable-line react-hooks/exhaustive-deps
-  return said;
+  }, [findings, project, undo]);
+  return findings.length === 0 ? nothing : said;
 }
 
 const NO_FIXES: readonly Fix[] = [];
