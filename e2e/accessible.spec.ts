@@ -7,7 +7,7 @@ async function expectNoViolations(page: Page, view: string): Promise<void> {
   const found = [];
   for (const theme of ['light', 'dark'] as const) {
     await page.evaluate((chosen) => (document.documentElement.dataset.theme = chosen), theme);
-    const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+    const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
     if (theme === 'dark') axe.withRules(['color-contrast', 'link-in-text-block']);
     found.push(
       ...(await axe.analyze()).violations.map((v) => [view, theme, v.id, v.nodes.map((n) => n.html.slice(0, 160))]),
