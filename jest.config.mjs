@@ -7,6 +7,8 @@ const ES_ONLY = [
   'uint8array-extras',
   '@borewit',
   'dequal',
+  'd3-',
+  'internmap',
 ];
 
 const common = {

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { apply, diff, type ChangeSet } from '@dialoga/core/change';
 import { SECTION_OF } from '@dialoga/core/file';
 import { KINDS, Project, type Entity, type Kind } from '@dialoga/core/model';
+import { bulkRow } from './bulk.js';
 import { middle, type Row } from './row.js';
 import { importProject, json, startServer, stop, type Server } from './server-process.js';
 
@@ -35,6 +36,7 @@ export async function serverRows(file: string): Promise<Row[]> {
       ...(await openingRows(server, id)),
       await whileCheckedRow(server, id),
       await editorsRow(server, id),
+      await bulkRow(),
     ];
   } finally {
     await stop(server);

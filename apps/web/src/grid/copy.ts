@@ -27,4 +27,4 @@ export function blockText(rows: readonly GridRow[], a: At, b: At): string {
     .join('\n');
 }
 
-const field = (text: string): string => (/[\t\n"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
+const field = (text: string): string => (/[\t\r\n"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);

@@ -51,6 +51,15 @@ test('what is not taken is said with its line and column, and the rest is taken'
   expect(problems).toEqual(['line 1, Comment: “x1” is not a valid comment', 'line 2: nothing in it begins a row']);
 });
 
+test('a cell that its spreadsheet quoted is one cell, with what stands in it', () => {
+  const { changes, made } = pasted('"Oven ""north"""\t"hot\nand dry"', 'new');
+  expect(made).toBe(1);
+  expect(changes.map(({ after }) => (typeof after === 'string' ? after : (after as { name: string }).name))).toEqual([
+    'Oven "north"',
+    'hot and dry',
+  ]);
+});
+
 test('cells that take nothing are passed over, and what stands there already is no change', () => {
   expect(pasted('Press\t\t9', 'a')).toMatchObject({ changes: [], problems: [], changed: 0 });
   expect(pasted('note', 'b', 1).changes).toMatchObject([{ id: 'b', path: ['comment'], after: 'note' }]);

@@ -1,5 +1,6 @@
 import { apply, type Change } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
+import { splitBlock } from '@dialoga/core/sheet';
 import type { FieldEdit } from '@dialoga/core/text';
 import type { CellAt, CellEdit, GridColumn, GridRow } from './types';
 
@@ -72,7 +73,7 @@ export function pastedInto(
   text: string,
 ): TableChange {
   const working = new Working(project);
-  const lines = text.replace(/\r\n?/g, '\n').replace(/\n+$/, '').split('\n');
+  const lines = splitBlock(text);
   const into = rows.filter((row) => row.tone !== 'second' && row.tone !== 'difference');
   let next = into.findIndex((row) => row.id === at.row);
   if (next < 0) return working.change;
@@ -88,7 +89,7 @@ export function pastedInto(
       working.change.problems.push(`line ${i + 1} and what follows: there is no row for it`);
       break;
     }
-    const cells = line.split('\t').map((cell, k) => ({ column: at.column + k, text: cell.trim() }));
+    const cells = line.map((cell, k) => ({ column: at.column + k, text: cell.trim() }));
     const typed = cells.filter(({ column }) => columns[column] !== undefined);
     const where = (column: number) => `line ${i + 1}, ${columns[column]?.title ?? ''}`;
     if (isNew(row)) {

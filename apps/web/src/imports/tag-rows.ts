@@ -143,5 +143,6 @@ export function importRows(
   });
   const boundGone = gone.filter((_, i) => plan.gone[i]!.bound.length > 0);
   const otherGone = gone.filter((_, i) => plan.gone[i]!.bound.length === 0);
-  return [...boundGone, ...ranked[0]!, ...faults, ...otherGone, ...ranked.slice(1).flat()];
+  const [touching = [], refused = [], ...rest] = ranked;
+  return [...boundGone, ...touching, ...faults, ...refused, ...otherGone, ...rest.flat()];
 }
