@@ -8,17 +8,8 @@ import {
   typeField,
   typeLane,
   typeRow,
-  typeStation,
+  typeStations,
 } from './typing';
-
-const WORDS = { roles: 'controller', profile: 'Controller with byte images and word memory' };
-const REGISTERS = { roles: 'controller', profile: 'Controller with registers, low register first' };
-const lan = (last: number, network = 'LAN', middle = 0) => ({ Network: network, Address: `10.1.${middle}.${last}/24` });
-const MEMORY = { Memory: { Words: '1000' } };
-const IMAGES = {
-  In: { Kind: 'input image', Words: '64' },
-  Out: { Kind: 'output image', Words: '64' },
-};
 
 /** What is typed in correctly has no finding at all, and each lane of each exchange agrees. */
 async function expectRight(page: Page, lanes: number): Promise<void> {
@@ -43,8 +34,7 @@ test('typed correctly from nothing: a peer connection between ends of another or
   app,
 }) => {
   await beginProject(page, app.url, 'Peer');
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
-  await typeStation(page, 'Kiln', { ...REGISTERS, port: lan(2), areas: { Registers: { Words: '1000' } } });
+  await typeStations(page, 'Press, word memory, 10.1.0.1/24', 'Kiln, registers, 10.1.0.2');
   await beginExchange(page, 'Duty', 'peer connection', 'Press', 'Kiln');
   await typeField(page, 'Address entered at Press', '10.1.0.2');
   await typeField(page, 'Swap of everything at Kiln', 'registers swapped');
@@ -55,9 +45,7 @@ test('typed correctly from nothing: a peer connection between ends of another or
 
 test('typed correctly from nothing: one variable to two takers', async ({ page, app }) => {
   await beginProject(page, app.url, 'Shared');
-  for (const [i, name] of ['Press', 'Kiln', 'Oven'].entries()) {
-    await typeStation(page, name, { ...WORDS, port: lan(i + 1), areas: MEMORY });
-  }
+  await typeStations(page, 'Press, word memory, 10.1.0.1/24', 'Kiln, word memory, .2', 'Oven, word memory, .3');
   await beginExchange(page, 'Speeds', 'shared variables', 'Press', 'Kiln');
   await typeField(page, 'Address entered at Kiln', '10.1.0.1');
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
@@ -71,12 +59,15 @@ test('typed correctly from nothing: one variable to two takers', async ({ page, 
 
 test('typed correctly from nothing: a coupler with a slot each way', async ({ page, app }) => {
   await beginProject(page, app.url, 'Coupled');
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1, 'LAN A'), areas: IMAGES });
-  await typeStation(page, 'Kiln', { ...WORDS, port: lan(1, 'LAN B', 8), areas: IMAGES });
-  const link = { ...lan(9, 'LAN A'), 'Device name': 'link-a' };
-  await typeStation(page, 'Link', { roles: 'coupler', profile: 'Coupler', port: link });
-  await typeRow(page, 'Ports', null, { Port: 'Second' });
-  await typeRow(page, 'Ports', 'Second', { ...lan(9, 'LAN B', 8), 'Device name': 'link-b' });
+  await typeStations(
+    page,
+    'Press, word memory, 10.1.0.1/24',
+    'Kiln, word memory, 10.1.8.1/24',
+    'Link, coupler, 10.1.0.9, 10.1.8.9',
+  );
+  await openStation(page, 'Link');
+  await typeRow(page, 'Ports', 'Side A', { 'Device name': 'link-a' });
+  await typeRow(page, 'Ports', 'Side B', { 'Device name': 'link-b' });
   await beginExchange(page, 'Doors', 'coupler area', 'Press', 'Kiln');
   await typeField(page, 'Device name entered at Press', 'link-a');
   await typeField(page, 'Device name entered at Kiln', 'link-b');
@@ -92,10 +83,12 @@ test('typed correctly from nothing: a coupler with a slot each way', async ({ pa
 
 test('typed correctly from nothing: a gateway memory, in by one and out by another', async ({ page, app }) => {
   await beginProject(page, app.url, 'Handed on');
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
-  await typeStation(page, 'Kiln', { ...WORDS, port: lan(2), areas: MEMORY });
-  const window = { Window: { Words: '500' } };
-  await typeStation(page, 'Gate', { roles: 'gateway', profile: 'Memory gateway', port: lan(3), areas: window });
+  await typeStations(
+    page,
+    'Press, word memory, 10.1.0.1/24',
+    'Kiln, word memory, 10.1.0.2',
+    'Gate, memory gateway, 10.1.0.3',
+  );
   await beginExchange(page, 'In', 'gateway memory', 'Press', 'Gate');
   await typeField(page, 'Address entered at Press', '10.1.0.3');
   await typeLane(page, ['Weight', 'w', '', '%MW100', '2', 'REAL'], ['Weight', 'r', '', '%MW0', '2', 'REAL']);
@@ -109,9 +102,9 @@ test('typed correctly from nothing: a gateway memory, in by one and out by anoth
 
 test('typed correctly from nothing: a panel that shows one value and sets another', async ({ page, app }) => {
   await beginProject(page, app.url, 'Shown');
-  const memory = { Memory: { Words: '1000', 'Priority on conflict': 'the panel' } };
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: memory });
-  await typeStation(page, 'Panel', { roles: 'operator panel', profile: 'Operator panel', port: lan(2) });
+  await typeStations(page, 'Press, word memory, 10.1.0.1/24', 'Panel, operator panel, 10.1.0.2');
+  await openStation(page, 'Press');
+  await typeRow(page, 'Areas', 'Memory', { 'Priority on conflict': 'the panel' });
   await page.getByRole('link', { name: 'Tags', exact: true }).press('Enter');
   await page
     .getByRole('gridcell', { name: /Panel$/ })
@@ -132,9 +125,9 @@ test('typed correctly from nothing: a panel that shows one value and sets anothe
 
 test('typed correctly from nothing: a remote rack and what its owner says of it', async ({ page, app }) => {
   await beginProject(page, app.url, 'Rack');
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: IMAGES });
-  const port = { ...lan(2), 'Device name': 'head-1' };
-  await typeStation(page, 'Head', { roles: 'remote I/O head', profile: 'Remote I/O head', port });
+  await typeStations(page, 'Press, word memory, 10.1.0.1/24', 'Head, remote head, 10.1.0.2');
+  await openStation(page, 'Head');
+  await typeRow(page, 'Ports', 'Ethernet', { 'Device name': 'head-1' });
   await page.getByRole('button', { name: /^Add a rack/ }).press('Enter');
   const slots = page.getByRole('grid', { name: 'Slots of Rack' });
   for (const [slot, name] of ['Head', 'Digital input', 'Digital output'].entries()) {
@@ -156,8 +149,7 @@ test('typed correctly from nothing: a remote rack and what its owner says of it'
 
 test('typed correctly from nothing: a service link', async ({ page, app }) => {
   await beginProject(page, app.url, 'Programmed');
-  await typeStation(page, 'Press', { ...WORDS, port: lan(1), areas: MEMORY });
-  await typeStation(page, 'Laptop', { roles: 'workstation', profile: 'Workstation', port: lan(8) });
+  await typeStations(page, 'Press, word memory, 10.1.0.1/24', 'Laptop, workstation, 10.1.0.8');
   await beginExchange(page, 'Programming', 'service link', 'Laptop', 'Press');
   await typeRow(page, /tools were told|Programming/, 'Laptop', { Address: '10.1.0.1' });
   await expectTally(page, 0, 0);

@@ -8,7 +8,9 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.getByLabel('Name of the new project').focus();
   await page.keyboard.type('North pier');
   await page.keyboard.press('Enter');
-  // A new project opens where the work begins, with the cursor in the row that takes the first station.
+  // A new project asks what there is; stations one by one are made in their table, with the cursor in the row that takes one.
+  await expect(page.getByLabel('Station of the left list')).toBeFocused();
+  await page.getByRole('link', { name: 'Stations one by one' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeFocused();
   for (const name of ['Pump', 'Valve']) {
     await page.keyboard.press('Control+End');
@@ -21,7 +23,7 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
     ['Pump', 1, 'prefix and number', 'd'],
     ['Valve', 2, 'iec bytes', 'M'],
   ] as const) {
-    await page.getByRole('link', { name: 'Stations' }).press('Enter');
+    await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
     await page.getByRole('gridcell', { name: `Open ${name}` }).click();
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
     await page.getByRole('grid', { name: 'Ports' }).focus();
@@ -61,7 +63,7 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
   await page.getByLabel('carries').selectOption('words');
   await expectStored(page);
-  await page.getByRole('link', { name: 'Stations' }).press('Enter');
+  await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
   await page.getByRole('gridcell', { name: 'Open Valve' }).click();
   await page.getByLabel('words of a longer value').selectOption('low first');
   await expectTally(page, 1, 0);

@@ -17,14 +17,14 @@ test('Tab goes on in the row that is made, Enter begins the next; a block makes 
   app,
 }) => {
   await beginProject(page, app.url, 'Tables');
-  await page.getByRole('link', { name: 'Stations' }).press('Enter');
+  await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
   await newCell(page, 'Stations', 1).click();
-  await typeCells(page, 'Press', 'controller', '', WORDS);
+  await typeCells(page, 'Press', WORDS);
   await expect(lineOf(page, 'Stations', 'Press')).toContainText(WORDS);
   await newCell(page, 'Stations', 1).click();
   await page.keyboard.type('Kiln');
   await page.keyboard.press('Tab');
-  await page.keyboard.type('controller');
+  await page.keyboard.type(WORDS);
   await page.keyboard.press('Enter');
   // Back in the first column of the new row.
   await page.keyboard.type('Oven');
@@ -32,11 +32,11 @@ test('Tab goes on in the row that is made, Enter begins the next; a block makes 
   await expect(grid(page, 'Stations').getByRole('row')).toHaveCount(5);
 
   await newCell(page, 'Stations', 1).click();
-  await pasteText(page, `Fan\tcontroller\t\t${WORDS}\nPanel\toperator panel\nMixer\tmixer`);
+  await pasteText(page, `Fan\t${WORDS}\nPanel\toperator panel\nMixer\tmixer\t10.1.2.3/99`);
   await expect(lineOf(page, 'Stations', 'Fan')).toContainText(WORDS);
   await expect(lineOf(page, 'Stations', 'Panel')).toContainText('operator panel');
   await expect(page.getByRole('status').getByText('Pasted: 3 rows made')).toBeVisible();
-  await expect(page.getByRole('status').getByText('line 3, Roles: ')).toBeVisible();
+  await expect(page.getByRole('status').getByText('line 3: ')).toBeVisible();
   await page.keyboard.press('Control+Z');
   await expect(grid(page, 'Stations').getByRole('row')).toHaveCount(5);
 
@@ -70,7 +70,7 @@ test('a block of modules goes slot by slot; a text that a cell refuses stays in 
   app,
 }) => {
   await beginProject(page, app.url, 'Slots');
-  await page.getByRole('link', { name: 'Stations' }).press('Enter');
+  await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
   await newCell(page, 'Stations', 1).click();
   await typeCells(page, 'Head', 'remote I/O head');
   await openStation(page, 'Head');

@@ -6,7 +6,7 @@ export async function beginProject(page: Page, url: string, name: string): Promi
   await page.goto(url);
   await page.getByLabel('Name of the new project').fill(name);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
 }
 
 /** Types into the cells of a row under these headings: of the row that has this text, or of the new one. */
@@ -35,35 +35,21 @@ export async function typeRow(
 }
 
 export async function openStation(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Stations' }).press('Enter');
+  await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
   await page.getByRole('gridcell', { name: `Open ${name}`, exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
-/** A station with its port, and its areas with their kind and words. */
-export async function typeStation(
-  page: Page,
-  name: string,
-  {
-    roles,
-    profile,
-    port,
-    areas,
-  }: {
-    roles: string;
-    profile: string;
-    port: Readonly<Record<string, string>>;
-    areas?: Readonly<Record<string, Readonly<Record<string, string>>>>;
-  },
-): Promise<void> {
-  await page.getByRole('link', { name: 'Stations' }).press('Enter');
-  await typeRow(page, 'Stations', null, { Station: name });
-  await typeRow(page, 'Stations', name, { Roles: roles, Profile: profile });
-  await openStation(page, name);
-  await typeRow(page, 'Ports', 'Ethernet', port);
-  for (const [area, values] of Object.entries(areas ?? {})) {
-    await typeRow(page, 'Areas', null, { Area: area });
-    await typeRow(page, 'Areas', area, values);
+/** Stations, each in one line of the table: name, type, address. */
+export async function typeStations(page: Page, ...lines: readonly string[]): Promise<void> {
+  await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
+  const grid = page.getByRole('grid', { name: 'Stations' });
+  for (const line of lines) {
+    await grid.getByRole('row').last().locator('[role=gridcell][data-column="1"]').click();
+    await page.keyboard.type(line);
+    await page.keyboard.press('Enter');
+    const [name = ''] = line.split(',');
+    await expect(grid.getByRole('gridcell', { name, exact: true })).toBeVisible();
   }
 }
 

@@ -103,7 +103,7 @@ test('bad addresses are told in a sentence where they were typed, and nothing el
   await page.keyboard.press('Escape');
   await expect(at(page, 'busbridge', 6)).toContainText('5');
   await type(page, 'skidctl', 1, '.300');
-  await expect(notice.getByText('“.300” is not understood here')).toBeVisible();
+  await expect(notice.getByText('300 is no part of an address')).toBeVisible();
   await page.keyboard.press('Control+A');
   await page.keyboard.type('10.48.10.12/255.0.255.0');
   await page.keyboard.press('Enter');

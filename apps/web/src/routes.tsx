@@ -14,6 +14,7 @@ export const routes: RouteObject[] = [
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./exchanges/exchanges-page')).ExchangesPage }) },
+      { path: 'begin', lazy: async () => ({ Component: (await import('./begin/begin-page')).BeginPage }) },
       { path: 'overview', lazy: async () => ({ Component: (await import('./overview/overview-page')).OverviewPage }) },
       { path: 'stations', lazy: async () => ({ Component: (await import('./stations/stations-page')).StationsPage }) },
       {

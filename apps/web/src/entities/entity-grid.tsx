@@ -28,6 +28,8 @@ export interface Adding<Row, Id extends string> {
     project: Project,
     text: string,
   ) => { edits: readonly FieldEdit[]; label?: string; made?: (project: Project) => Row | undefined };
+  /** what a pasted line begins, where its cells need not be in the order of the columns */
+  line?: GridRow['line'];
 }
 
 export interface EntityGridProps<Row, Id extends string> {
@@ -134,6 +136,7 @@ function freshRow<Row, Id extends string>(add: Adding<Row, Id>, shown: Shown<Row
   return newRow(columns.length, columns.indexOf(add.by), add.hint, {
     ...(add.options ? { options: add.options } : {}),
     ...(height ? { height } : {}),
+    ...(add.line ? { line: add.line } : {}),
     begin: (now, _, text) => {
       const { edits, label, made } = add.begin(now, text);
       return {

@@ -85,7 +85,8 @@ function Sheet({
     goToRow(lane, key, at.column + 1),
   );
 
-  const onKey = useSheetKeys({ project, rows, pages, toggle, onAsk: setAsked });
+  const onColumn = (row: string, column: number) => setWish({ row, column, token: newId() });
+  const onKey = useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk: setAsked });
 
   /** From the map to the row that it stands for. */
   function showRow(side: 'left' | 'right', lane: string, key: string | null) {

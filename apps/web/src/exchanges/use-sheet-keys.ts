@@ -5,7 +5,16 @@ import type { CellAt } from '../grid/types';
 import { drop } from '../store/dropping';
 import { edit } from '../store/editing';
 import { useAppDispatch } from '../store/store';
-import { keyOfRow, laneOfRow, sheetCellAt, type Pages, type SheetGridRow } from './sheet-cell';
+import {
+  DIFFERENCE_COLUMN,
+  keyOfRow,
+  laneOfRow,
+  LEFT_START,
+  RIGHT_START,
+  sheetCellAt,
+  type Pages,
+  type SheetGridRow,
+} from './sheet-cell';
 import type { Asked } from './sheet-dialogs';
 
 interface SheetOf {
@@ -13,15 +22,22 @@ interface SheetOf {
   rows: readonly SheetGridRow[];
   pages: Pages;
   toggle: (lane: string) => void;
+  /** the cursor goes to a column of the same row, or of the first lane where that row has none on the other page */
+  onColumn: (row: string, column: number) => void;
   onAsk: (asked: Asked) => void;
 }
 
 /** The keys of the two-ended sheet; each says whether it was one of them. */
-export function useSheetKeys({ project, rows, pages, toggle, onAsk }: SheetOf) {
+export function useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk }: SheetOf) {
   const dispatch = useAppDispatch();
   return (event: KeyboardEvent, at: CellAt): boolean => {
     const row = rows.find(({ id }) => id === at.row)?.sheet;
     const lane = row && laneOfRow(row);
+    const across = event.ctrlKey || event.metaKey ? beside(event.key, at.column) : null;
+    if (across !== null) {
+      onColumn(at.row, across);
+      return true;
+    }
     if (!row || !lane) return false;
     const key = keyOfRow(row);
     const [pressed, ctrl] = [event.key.toLowerCase(), event.ctrlKey || event.metaKey];
@@ -47,6 +63,14 @@ export function useSheetKeys({ project, rows, pages, toggle, onAsk }: SheetOf) {
     const claims = [own, pages.left, pages.right].flatMap((end) => claimAt(project, lane, end) ?? []);
     if (claims[0]) onAsk({ what: 'follow', claim: claims[0].id, key });
   }
+}
+
+/** With Ctrl: right to the same column of the right page, left to that of the left one; null where it is there already. */
+function beside(key: string, column: number): number | null {
+  if (key === 'ArrowRight' && column < DIFFERENCE_COLUMN)
+    return Math.max(column, LEFT_START) - LEFT_START + RIGHT_START;
+  if (key === 'ArrowLeft' && column > DIFFERENCE_COLUMN) return column - RIGHT_START + LEFT_START;
+  return null;
 }
 
 /** What an end says of a lane. */

@@ -86,7 +86,13 @@ export function useSheetTyping(
         ? pasteItems(project, cell.end, lane, { key: keyOfRow(cell.row), column: start }, block, newId)
         : pasteLanes(project, cell.end, { lane: id, column: start }, block, newId);
     const what = values && lane ? 'values' : 'lanes';
-    if (!dispatch(edit(`Paste ${pasted.count} ${what}`, pasted.changes))) say(pasteWords(pasted, what, block, merged));
+    if (dispatch(edit(`Paste ${pasted.count} ${what}`, pasted.changes))) return;
+    say(pasteWords(pasted, what, block, merged));
+    // Where lanes were made, the first of them: the other list is pasted beside it.
+    const made = pasted.changes.find(
+      ({ kind, path, before }) => kind === 'lane' && path.length === 0 && before === undefined,
+    );
+    if (made && cell.row.of === 'new lane') onMade(made.id, null, { row: at.row, column: at.column - 1 });
   }
 
   /** The address `n` rows further than this cell; null where it holds none. */

@@ -31,13 +31,21 @@ export function FixGroup({ name, findings }: { name: string; findings: readonly 
       <TextButton aria-expanded={open} aria-label={`Fix all of ${name}`} onPress={() => setOpen(!open)}>
         Fix all …
       </TextButton>
-      {open && <Preview name={name} findings={findings} onClose={() => setOpen(false)} />}
+      {open && <FixAll name={name} findings={findings} onClose={() => setOpen(false)} />}
     </>
   );
 }
 
 /** Worked out only when it is looked at: a group may have thousands. */
-function Preview({ name, findings, onClose }: { name: string; findings: readonly Finding[]; onClose: () => void }) {
+export function FixAll({
+  name,
+  findings,
+  onClose,
+}: {
+  name: string;
+  findings: readonly Finding[];
+  onClose: () => void;
+}) {
   const dispatch = useAppDispatch();
   const together = useOfFindings<FixedTogether | null>(findings, null, (asked) => checker().fixAll(asked));
   const count = (n: number) => `${n} ${n === 1 ? 'finding' : 'findings'}`;

@@ -30,6 +30,7 @@ export function useActions(): Action[] {
     run: () => void navigate(`/p/${address}/${path}`),
   });
   return [
+    go('Begin with a list', 'begin'),
     go('Go to Overview', 'overview'),
     go('Go to Stations', 'stations'),
     go('Go to Wiring', 'wiring'),

@@ -8,6 +8,7 @@ import { useStateOf } from '../store/store';
 import { colour, font, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import { useActions, useRoutesTo, type Action } from './actions';
+import { useNewExchanges } from './new-exchanges';
 import { letGoOfFocus } from '../page/focus';
 import { useKeys } from '../page/keys';
 
@@ -91,6 +92,7 @@ export function FindBox() {
   const ready = useStateOf((s) => s.findings.ready);
   const actions = useActions();
   const routesTo = useRoutesTo();
+  const newExchanges = useNewExchanges();
   const [query, setQuery] = useState('');
   // While nothing is asked, an edit is nothing to it.
   const project = useStateOf((s) => (query === '' ? null : s.project.project));
@@ -122,7 +124,9 @@ export function FindBox() {
 
   const asked = query.trim().toLowerCase();
   const fitting =
-    asked === '' ? [] : [...routesTo(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
+    asked === ''
+      ? []
+      : [...routesTo(asked), ...newExchanges(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
   const foundIn = (list: readonly Hit[]): Found[] => [
     ...list.map((hit, i) => ({ id: `hit ${i}`, hit })),
     ...fitting.map((action) => ({ id: `do ${action.label}`, action })),

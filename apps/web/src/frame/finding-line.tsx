@@ -16,6 +16,8 @@ const ExplainFinding = lazy(async () => ({
   default: (await import('../exchanges/explain-finding')).ExplainFinding,
 }));
 
+const FixAllDialog = lazy(async () => ({ default: (await import('./fix-all-dialog')).FixAllDialog }));
+
 const Line = styled.footer`
   display: flex;
   align-items: center;
@@ -69,6 +71,7 @@ export function FindingLine() {
   const go = useGoThrough();
   const { possible, pinned, pin } = usePinned();
   const [explaining, setExplaining] = useState(false);
+  const [fixingAll, setFixingAll] = useState(false);
   const finding = byKey.get(current ?? order[0] ?? '');
   const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
   const first = useFirstFix(finding);
@@ -82,6 +85,7 @@ export function FindingLine() {
     if (!event.altKey) return;
     if (event.key === 'PageDown') go(1);
     else if (event.key === 'PageUp') go(-1);
+    else if (event.key === 'Enter' && event.shiftKey) setFixingAll(finding !== undefined);
     else if (event.key === 'Enter' && finding) fix(finding);
     else return;
     event.preventDefault();
@@ -98,6 +102,11 @@ export function FindingLine() {
           <ExplainFinding finding={finding} onClose={() => setExplaining(false)} />
         </Suspense>
       )}
+      {fixingAll && (
+        <Suspense>
+          <FixAllDialog onClose={() => setFixingAll(false)} />
+        </Suspense>
+      )}
       <strong>
         {at + 1} of {order.length}
       </strong>
@@ -112,6 +121,9 @@ export function FindingLine() {
       )}
       <Buttons finding={finding} fixable={first !== undefined} />
       <KeyHint>Alt+Page Down</KeyHint>
+      <TextButton aria-keyshortcuts="Alt+Shift+Enter" onPress={() => setFixingAll(true)}>
+        Fix all …
+      </TextButton>
       {possible && (
         <TextButton aria-pressed={pinned} onPress={() => pin(!pinned)}>
           {pinned ? 'Unpin the list' : 'Pin the list'}

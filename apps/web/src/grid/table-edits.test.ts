@@ -45,6 +45,38 @@ test('lines go into the rows that are there, and those beyond the last make new 
   ]);
 });
 
+test('a line of headings says where each cell goes; a column that the table has not is left out', () => {
+  const { changes, made } = pasted('Comment\tDrawing\tStation\nhot\tE-17\tOven\ncold\tE-18\tDryer', 'new');
+  expect(made).toBe(2);
+  const words = changes.map(({ after }) => (typeof after === 'string' ? after : (after as { name: string }).name));
+  expect(words).toEqual(['Oven', 'hot', 'Dryer', 'cold']);
+});
+
+test('one word that is a heading, or the same twice, is no line of headings', () => {
+  expect(pasted('Station\thot\nOven\tdry', 'new').made).toBe(2);
+  expect(pasted('Comment\tComment\nOven\tdry', 'new').made).toBe(2);
+});
+
+test('a row that reads a line as a whole is given all of its cells, whatever their order', () => {
+  const seen: (readonly string[])[] = [];
+  const rows = rowsOf(two).map((row): GridRow => {
+    if (row.id !== 'new') return row;
+    const line: GridRow['line'] = (now, cells) => {
+      seen.push(cells);
+      return begin(now, 0, cells.at(-1)!);
+    };
+    return { ...row, line };
+  });
+  const { made } = pastedInto(two, { rows, columns: COLUMNS }, { row: 'new', column: 0 }, 'hot\tOven\ncold\tDryer');
+  expect([made, seen]).toEqual([
+    2,
+    [
+      ['hot', 'Oven'],
+      ['cold', 'Dryer'],
+    ],
+  ]);
+});
+
 test('what is not taken is said with its line and column, and the rest is taken', () => {
   const { problems, made } = pasted('Dryer\tx1\n\tdry\nFan\tok', 'new');
   expect(made).toBe(2);

@@ -73,7 +73,7 @@ export function pastedInto(
   text: string,
 ): TableChange {
   const working = new Working(project);
-  const lines = splitBlock(text);
+  const { lines, columnOf } = understood(splitBlock(text), columns, at);
   const into = rows.filter((row) => row.tone !== 'second' && row.tone !== 'difference');
   let next = into.findIndex((row) => row.id === at.row);
   if (next < 0) return working.change;
@@ -89,11 +89,13 @@ export function pastedInto(
       working.change.problems.push(`line ${i + 1} and what follows: there is no row for it`);
       break;
     }
-    const cells = line.map((cell, k) => ({ column: at.column + k, text: cell.trim() }));
-    const typed = cells.filter(({ column }) => columns[column] !== undefined);
+    const cells = line.map((cell, k) => ({ column: columnOf(k), text: cell.trim() }));
+    const typed = cells.flatMap(({ column, text }) => (column !== null && columns[column] ? [{ column, text }] : []));
     const where = (column: number) => `line ${i + 1}, ${columns[column]?.title ?? ''}`;
     if (isNew(row)) {
-      newRow(working, row, typed, i + 1, where);
+      const begun = row.line && row.cells[at.column]?.editable ? row.line(working.project, line) : null;
+      if (begun) working.change.made += working.take(begun.edits, `line ${i + 1}`) ? 1 : 0;
+      else newRow(working, row, typed, i + 1, where);
       if (row.once) next++;
     } else {
       let changed = false;
@@ -107,6 +109,24 @@ export function pastedInto(
     }
   }
   return working.change;
+}
+
+/**
+ * Where the first line of a block names columns of the table, at least two and none twice, each cell goes to its column;
+ * else they go from the cell on to the right.
+ */
+function understood(
+  block: string[][],
+  columns: readonly GridColumn[],
+  at: CellAt,
+): { lines: string[][]; columnOf: (cell: number) => number | null } {
+  const titles = columns.map(({ title }) => title.toLowerCase());
+  const named = (block[0] ?? []).map((cell) => titles.indexOf(cell.trim().toLowerCase()));
+  const known = named.filter((column) => column >= 0);
+  if (block.length < 2 || known.length < 2 || new Set(known).size < known.length) {
+    return { lines: block, columnOf: (cell) => at.column + cell };
+  }
+  return { lines: block.slice(1), columnOf: (cell) => ((named[cell] ?? -1) < 0 ? null : named[cell]!) };
 }
 
 /** One line as a new row: what begins it first, then the rest of its cells. */

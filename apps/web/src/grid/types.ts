@@ -47,6 +47,8 @@ export interface GridRow {
   edit?: (project: Project, column: number, text: string) => readonly FieldEdit[];
   /** of a new row: what a text in a column begins; null where it begins nothing yet */
   begin?: (project: Project, column: number, text: string) => Begun | null;
+  /** of a new row: what the cells of a pasted line begin, where they need not be in the order of the columns */
+  line?: (project: Project, cells: readonly string[]) => Begun | null;
   /** what the row stands for, and where each column stands in that: what links name */
   of?: RowRef;
   paths?: readonly (readonly string[] | null)[];

@@ -101,7 +101,7 @@ export function ProjectsPage() {
     document.title = 'Projects · Dialoga';
   }, []);
 
-  const opened = (summary: Promise<ProjectSummary>, at: 'exchanges' | 'stations' = 'exchanges') =>
+  const opened = (summary: Promise<ProjectSummary>, at: 'exchanges' | 'begin' = 'exchanges') =>
     summary.then((p) => navigate(`/p/${p.id}/${at}`)).catch(failed);
 
   return (
@@ -148,7 +148,7 @@ export function ProjectsPage() {
           <form
             onSubmit={(event) => {
               event.preventDefault();
-              if (name.trim()) void opened(api.create(name), 'stations');
+              if (name.trim()) void opened(api.create(name), 'begin');
               else
                 setProblem({
                   message: 'A project needs a name: type one beside “New project”.',

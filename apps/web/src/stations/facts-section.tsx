@@ -69,10 +69,11 @@ export function FactsSection({ station }: { station: Station }) {
   /** Another type may change what stands in its areas: that is shown first. */
   const putProfile = (text: string) => {
     const made = editField(STATION, 'profile', station, text, typingNow(project));
-    const next = made.problem === null ? made.changes.find((c) => c.kind === 'station')?.after : undefined;
+    const next = made.problem === null ? made.changes.find(({ path }) => path[0] === 'profile')?.after : undefined;
     if (next !== undefined && next !== station.profile) {
       const plan = replaceProfile(project, station, profilesToChoose(project).find((p) => p.id === next) ?? null);
-      if (plan.lost.length + plan.converted.length + plan.rules.length > 0) {
+      const others = station.profile === null ? 0 : plan.rules.length;
+      if (plan.lost.length + plan.converted.length + others > 0) {
         setAsked({ plan, title: `Another type for ${station.name}` });
         return;
       }

@@ -62,7 +62,7 @@ export function OwnPortSection({ station }: { station: Station }) {
                   const said = { by: rememberedName(), at: new Date().toISOString() };
                   commit(`${port.name}: ${address}`, [
                     editField(PORT, 'network', port, network.name, typingNow(project)),
-                    editField(PORT, 'address', port, address, typingNow(project)),
+                    editField(PORT, 'address', { ...port, network: network.id }, address, typingNow(project)),
                     { changes: keepForSettingBack(project, port, newId(), said), problem: null },
                   ]);
                 }}

@@ -1,8 +1,6 @@
-import { put } from '@dialoga/core/change';
 import { tallyOf } from '@dialoga/core/check';
-import { newPort, newStation } from '@dialoga/core/create';
-import { STATION } from '@dialoga/core/fields';
-import { inOrder, orderAfter } from '@dialoga/core/model';
+import { STATION, stationFromLine } from '@dialoga/core/fields';
+import { inOrder, type Project } from '@dialoga/core/model';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
@@ -14,8 +12,8 @@ import { useStateOf } from '../store/store';
 import { PageTitle } from '../theme/parts';
 
 const COLUMNS = [
-  ...(['open', 'name', 'roles', 'typeText', 'profile', 'party', 'supplier'] as const),
-  ...(['addresses', 'exchanges', 'findings'] as const),
+  ...(['open', 'name', 'profile', 'addresses', 'roles'] as const),
+  ...(['typeText', 'party', 'supplier', 'exchanges', 'findings'] as const),
 ];
 
 /** All stations, as a grid to type into. */
@@ -61,13 +59,17 @@ export function StationsPage() {
           return { show: <Counts tally={tally} />, look: Object.values(tally).join(' ') };
         }}
         add={{
-          hint: 'new station',
+          hint: 'new: name, type, address',
           by: 'name',
+          line: (now, cells) => {
+            const { changes, name, unread } = stationFromLine(now, cells, newId);
+            const problem = unread.length > 0 ? unread.join('; ') : null;
+            return { label: `New station ${name}`, edits: [{ changes, problem }] };
+          },
           begin(now, text) {
-            const station = newStation(newId(), orderAfter(inOrder(now, 'station')), text);
-            const port = newPort(newId(), 10, station.id, inOrder(now, 'network')[0]?.id ?? null);
-            const edits = [{ changes: [put('station', station), put('port', port)], problem: null }];
-            return { label: `New station ${text}`, edits, made: (after) => after.get('station', station.id) };
+            const { changes, id, name } = stationFromLine(now, text, newId);
+            const made = (after: Project) => after.get('station', id);
+            return { label: `New station ${name}`, edits: [{ changes, problem: null }], made };
           },
         }}
       />

@@ -1,4 +1,4 @@
-import { formatIpv4, formatMask, parseIpv4, parseSubnet } from '../wiring/ipv4.js';
+import { formatMask } from '../wiring/ipv4.js';
 import { put, set } from '../change/make.js';
 import { newPort } from '../create/new-entities.js';
 import type { Network } from '../model/network.js';
@@ -7,7 +7,7 @@ import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import { LINE_ROLES, PURPOSES, RADIO_SORTS } from '../model/words.js';
 import { nextFreeNumber, parseInSpace, SPACES } from '../wiring/address-spaces.js';
-import { ledgerOf, nextFreeInLedger, subnetFor } from '../wiring/ledger.js';
+import { subnetFor } from '../wiring/ledger.js';
 import { spacesOn, takenIn, withNumber } from '../wiring/numbers-on.js';
 import { settingsOfLine } from '../wiring/serial-settings.js';
 import { editField } from './field.js';
@@ -29,10 +29,19 @@ const WHAT_TO_TYPE: Record<Network['kind'], string> = {
 export function editAttachment(project: Project, station: string, network: Network, port: Port | null, text: string, newId: () => string): FieldEdit {
   const clean = text.trim();
   if (clean === '') return port ? changed(set('port', port, ['network'], null)) : { changes: [], problem: null };
-  const target = port ?? freshPort(project, station, network, newId());
-  const fields = fieldsFor(project, network, target, clean, newId);
-  if (fields.problem !== null || port) return fields;
-  let made = target;
+  if (port) return fieldsFor(project, network, port, clean, newId);
+  const idle = idlePort(project, station, network);
+  const fresh = freshPort(project, station, network, newId());
+  if (idle) {
+    const taken = OF_NETWORK.filter((field) => fresh[field] !== undefined && (field === 'network' || !idle[field]));
+    const attached: Port = { ...idle, ...Object.fromEntries(taken.map((field) => [field, fresh[field]])) };
+    const fields = fieldsFor(project, network, attached, clean, newId);
+    if (fields.problem !== null) return fields;
+    return changed(...taken.map((field) => set('port', idle, [field], fresh[field])), ...fields.changes);
+  }
+  const fields = fieldsFor(project, network, fresh, clean, newId);
+  if (fields.problem !== null) return fields;
+  let made = fresh;
   for (const { path, after } of fields.changes) {
     const [field] = path;
     if (path.length === 1 && field) made = { ...made, [field]: after };
@@ -40,6 +49,15 @@ export function editAttachment(project: Project, station: string, network: Netwo
   }
   return changed(put('port', made));
 }
+
+/** A port that hangs on nothing, has no address yet, and is made for such a network: it is used before another is made. */
+const idlePort = (project: Project, station: string, { kind }: Network): Port | undefined =>
+  childrenOf(project, 'port', station).find(
+    (port) => port.network === null && port.address === '' && port.unit === null && (port.mask !== '') === (kind === 'ethernet'),
+  );
+
+/** What a port takes over from what it is attached to. */
+const OF_NETWORK = ['network', 'mask', 'serial', 'electrical', 'lineRole', 'busRate', 'radio'] as const;
 
 function freshPort(project: Project, station: string, network: Network, id: string): Port {
   const ports = childrenOf(project, 'port', station);
@@ -75,7 +93,7 @@ const defined = <T extends object>(fields: T): Partial<T> =>
 
 function fieldsFor(project: Project, network: Network, port: Port, text: string, newId: () => string): FieldEdit {
   const miss = () => refused({ found: `“${text}” is not understood here`, expected: WHAT_TO_TYPE[network.kind] });
-  if (network.kind === 'ethernet') return ethernet(project, network, port, text, newId) ?? miss();
+  if (network.kind === 'ethernet') return ethernet(project, port, text, newId) ?? miss();
   if (network.kind === 'direct cable') return changed(set('port', port, ['name'], text));
   const words = text.split(/[\s,]+/);
   const changes = [];
@@ -104,14 +122,12 @@ function fieldsFor(project: Project, network: Network, port: Port, text: string,
 }
 
 /** `.13`, `10.48.10.13`, `10.48.10.13/24`, `free`, each with a purpose after it; or a purpose alone. */
-function ethernet(project: Project, network: Network, port: Port, text: string, newId: () => string): FieldEdit | null {
+function ethernet(project: Project, port: Port, text: string, newId: () => string): FieldEdit | null {
   const [first = '', ...rest] = text.split(/\s+/);
   const purposeText = /^[.\d]/.test(first) || first.toLowerCase() === 'free' ? rest.join(' ') : text;
   const changes = [];
   if (purposeText !== text) {
-    const address = addressFrom(project, network, first);
-    if (address === null) return null;
-    const edit = editField(PORT, 'address', port, address, { project, newId });
+    const edit = editField(PORT, 'address', port, first, { project, newId });
     if (edit.problem !== null) return edit;
     changes.push(...edit.changes);
   }
@@ -121,18 +137,4 @@ function ethernet(project: Project, network: Network, port: Port, text: string, 
     changes.push(set('port', port, ['purpose'], purpose.value));
   }
   return changed(...changes);
-}
-
-function addressFrom(project: Project, network: Network, text: string): string | null {
-  const subnet = subnetFor(network, childrenOf(project, 'port', network.id));
-  if (text.toLowerCase() === 'free') {
-    const ledger = ledgerOf(project, network);
-    const free = ledger && nextFreeInLedger(ledger);
-    return free === null || free === undefined ? null : formatIpv4(free);
-  }
-  const short = /^\.(\d{1,3})$/.exec(text);
-  if (!short) return text;
-  if (!subnet || Number(short[1]) > 255) return null;
-  const whole = formatIpv4(subnet.network + Number(short[1]));
-  return parseIpv4(whole).ok && parseSubnet(`${whole}/32`).ok ? whole : null;
 }

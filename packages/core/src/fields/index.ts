@@ -22,6 +22,8 @@ export { addPermitted, EXPECTATION, HELPER, PERMITTED, readPair, ROUTE } from '.
 export { keepForSettingBack, setBack } from './setting-back.js';
 export { SETTING, settingRows } from './setting.js';
 export { STATION } from './station.js';
+export { type ListedStations, stationsFromLines } from './stations-from-lines.js';
+export { stationFromLine } from './station-line.js';
 export { addMember, addStructure, MEMBER, STRUCTURE } from './structure.js';
 export { addGroup, GROUP, IMPORT, SERIES } from './tag-lists.js';
 export { readTagContext, readTagField, tagFieldText } from './tag-field.js';

@@ -1,18 +1,20 @@
 import { shownWord } from '../text/shown-word.js';
 import { put, set } from '../change/make.js';
+import type { Change } from '../change/change.js';
+import { addressOnPort, madeForAlone, type Addressed } from '../create/address-on-port.js';
 import { newNetwork } from '../create/new-entities.js';
 import { inOrder, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import { ADDRESS_SOURCES, PURPOSES, TRAFFICS } from '../model/words.js';
 import { changed, refused, type FieldEdit } from '../text/field-edit.js';
-import { formatMask, parseIpv4, parseMask } from '../wiring/ipv4.js';
+import { formatMask, parseMask } from '../wiring/ipv4.js';
 import { listeningOn } from '../wiring/listening.js';
 import { editFurther, furtherText } from './further-addresses.js';
 import { editListening, listeningText } from './listening.js';
 import { editOff, offText } from './switched-off.js';
 import { editTakes, editTunnel, POOL_UNKNOWN, tunnelText } from './service-port.js';
-import { entityRows } from './field.js';
+import { entityRows, type Editing } from './field.js';
 import { ofEntity } from './simple-fields.js';
 
 const { text, note, word, whole, yes } = ofEntity('port');
@@ -46,7 +48,7 @@ export const PORT = entityRows('port', 'port', {
     text: ({ address }) => address,
     edit: editAddress,
     examples: ['10.48.10.61', '10.48.10.61/24'],
-    help: 'Its IPv4 address; /24 behind it sets the mask, too. The old one is kept among the former addresses.',
+    help: 'Its IPv4 address, .61 or free within its network; /24 behind it sets the mask, too. The old one is kept among the former addresses.',
   },
   mask: {
     title: 'Mask',
@@ -203,23 +205,22 @@ function editNetworkOf(port: Port, text: string, { project, newId }: { project: 
   const networks = inOrder(project, 'network');
   const found = networks.find((n) => n.name.toLowerCase() === text.toLowerCase());
   if (found) return changed(set('port', port, ['network'], found.id));
+  const alone = madeForAlone(project, port);
+  if (alone) return changed(set('network', alone, ['name'], text));
   const network = newNetwork(newId(), orderAfter(networks), text);
   return changed(put('network', network), set('port', port, ['network'], network.id));
 }
 
-function editAddress(port: Port, text: string): FieldEdit {
-  const [address = '', prefix] = text.split('/');
-  const changes = [set('port', port, ['address'], address.trim())];
-  if (prefix !== undefined) {
-    const mask = parseMask(`/${prefix}`);
-    if (!mask.ok) return refused(mask);
-    changes.push(set('port', port, ['mask'], formatMask(mask.value)));
-  }
-  const old = port.address.trim();
-  const wasOne = parseIpv4(old).ok && old !== address.trim() && !port.former.includes(old);
-  if (wasOne) changes.push(set('port', port, ['former'], [...port.former, old].slice(-MOST_FORMER)));
-  return { changes, problem: null };
+function editAddress(port: Port, text: string, { project, newId }: Editing): FieldEdit {
+  const addressed = addressOnPort(project, port, text, newId);
+  return addressed.ok ? changed(...addressedChanges(port, addressed.value)) : refused(addressed);
 }
+
+/** The changes of a port that has an address of this kind. */
+export const addressedChanges = (port: Port, { made, fields }: Addressed): Change[] => [
+  ...made,
+  ...Object.entries(fields).map(([field, value]) => set('port', port, [field], value)),
+];
 
 /** `Office computer, first adapter`. */
 function bridgeWords(project: Project, id: string): string {

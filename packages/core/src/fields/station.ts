@@ -1,11 +1,14 @@
-import { put, set } from '../change/make.js';
+import { set } from '../change/make.js';
 import { childrenOf, entriesInOrder, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import { FROM_OUTSIDE, GUARDS, PARTIES, ROLES } from '../model/words.js';
+import { beginAs } from '../profiles/begin-as.js';
+import { profileByWords } from '../profiles/profile-by-words.js';
 import { profilesToChoose } from '../profiles/shipped.js';
 import { changed, parseWhole, refused, type FieldEdit } from '../text/field-edit.js';
-import { entityRows } from './field.js';
+import { entityRows, type Editing } from './field.js';
+import { addressesText, editAddresses } from './station-addresses.js';
 import { ofEntity } from './simple-fields.js';
 
 const { text, note, word, words, chosen } = ofEntity('station');
@@ -97,7 +100,7 @@ export const STATION = entityRows('station', 'station', {
     options: (_, project) => profilesToChoose(project).map(({ name }) => name),
     edit: editProfile,
     examples: [],
-    help: 'What is known of its type: how it counts, what it can take. One that comes with Dialoga is taken into the project.',
+    help: 'What is known of its type: how it counts, what it begins with, what it can take. Words of its name will do.',
   },
   party: {
     title: 'Responsibility',
@@ -157,10 +160,11 @@ export const STATION = entityRows('station', 'station', {
     width: 140,
     mono: true,
     path: null,
-    text: ({ id }, project) =>
-      childrenOf(project, 'port', id)
-        .flatMap(({ address }) => (address === '' ? [] : address))
-        .join(', '),
+    counts: true,
+    text: addressesText,
+    edit: editAddresses,
+    examples: ['10.8.2.12/24', '.12', 'free'],
+    help: 'Of its Ethernet ports, with commas: whole, or .12 or free within the network. Its network is the one that holds it; where there is none, one is made.',
   },
   exchanges: {
     title: 'Exchanges',
@@ -190,15 +194,10 @@ function editRunsOn(station: Station, text: string, { project }: { project: Proj
   return refused({ found: `“${text}” is not another station`, expected });
 }
 
-function editProfile(station: Station, text: string, { project }: { project: Project }): FieldEdit {
+function editProfile(station: Station, text: string, { project, newId }: Editing): FieldEdit {
   if (text === '') return changed(set('station', station, ['profile'], null));
-  const profiles = profilesToChoose(project);
-  const found = profiles.find((p) => p.name.toLowerCase() === text.toLowerCase());
-  // One that comes with Dialoga is taken into the project with the first station of it.
-  const taken = found && !project.get('profile', found.id) ? [put('profile', found)] : [];
-  if (found) return changed(...taken, set('station', station, ['profile'], found.id));
-  const names = profiles.map((p) => p.name).join(', ');
-  return refused({ found: `“${text}” names no profile`, expected: `profiles: ${names}` });
+  const profile = profileByWords(project, text);
+  return profile.ok ? changed(...beginAs(project, station, profile.value, newId)) : refused(profile);
 }
 
 function editTakenFrom(station: Station, text: string): FieldEdit {

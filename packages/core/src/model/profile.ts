@@ -1,5 +1,6 @@
 import { ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min } from 'class-validator';
 import { AtMost } from './at-most.js';
+import { Beginning } from './beginning.js';
 import { IsId, IsName, IsOrder, IsText } from './fields.js';
 import { LayoutRule } from './layout-rule.js';
 import { Nested, RecordOf } from './declared.js';
@@ -135,6 +136,8 @@ export class Profile {
   @IsName() name!: string;
   @Nested(() => LayoutRule) layout!: LayoutRule;
   @RecordOf(() => View) views!: Record<string, View>;
+  /** what a station of this type begins with; nothing where nothing is said */
+  @Nested(() => Beginning, { nullable: true }) begins?: Beginning | null;
   /** keyed by what is limited: `connections`, `bytes`, `tags` … */
   @RecordOf(() => Limit) limits!: Record<string, Limit>;
   @Nested(() => NameRule) nameRule!: NameRule;

@@ -1,5 +1,6 @@
 import type { Profile } from '../model/profile.js';
 import { ASSUMED } from '../model/words.js';
+import { beginning, bytes, ETHERNET, words } from './beginnings.js';
 
 /** What a communication module of a small controller keeps in its memory: 16 bytes, at one of several places. */
 const BLOCKS: Profile['blocks'] = {
@@ -59,6 +60,18 @@ const BLOCKS: Profile['blocks'] = {
   },
 };
 
+const REGISTERS: Profile['views'] = {
+  r: {
+    order: 10,
+    name: 'registers',
+    areaKind: 'memory',
+    notation: 'prefix and number',
+    prefix: 'R',
+    unit: 16,
+    first: 0,
+  },
+};
+
 /** Numbers of ports and addresses by turns: `1,1,2,10.0.0.1`. */
 const ROUTES: Profile['routeText'] = {
   separator: ',',
@@ -91,6 +104,11 @@ export const CONTROLLERS: Profile[] = [
       ib: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
       qb: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
     },
+    begins: beginning(
+      'controller',
+      [ETHERNET],
+      [words('Memory', 'memory', 4096), bytes('Inputs', 'input image', 256), bytes('Outputs', 'output image', 256)],
+    ),
     limits: { connections: { value: 16, source: ASSUMED } },
     speaks: {
       'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
@@ -107,6 +125,38 @@ export const CONTROLLERS: Profile[] = [
       calls: { word: 'active' },
       listens: { word: 'passive' },
     },
+  },
+  {
+    id: 'profile-bytes',
+    order: 15,
+    name: 'Controller with byte memory, high byte first',
+    layout: {
+      byteOrder: 'high first',
+      registerOrder: 'high first',
+      boolPacking: 'bit',
+      boolNumbering: 'from the bottom',
+      stringHeader: 'capacity and length',
+      alignment: '2',
+    },
+    views: {
+      m: { order: 10, name: 'bytes', areaKind: 'memory', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 },
+      i: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
+      q: { order: 30, name: 'bytes', areaKind: 'output image', notation: 'iec bytes', prefix: 'Q', unit: 8, first: 0 },
+    },
+    begins: beginning(
+      'controller',
+      [ETHERNET],
+      [bytes('Memory', 'memory', 8192), bytes('Inputs', 'input image', 256), bytes('Outputs', 'output image', 256)],
+    ),
+    limits: { connections: { value: 16, source: ASSUMED } },
+    speaks: {
+      'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+      'iso-transport': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+      'cyclic-ethernet-io': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
+    },
+    nameRule: { longest: 24, caseMatters: false, source: ASSUMED },
+    pointText: { text: '{station}:{slot}:{kind}.{channel}', source: ASSUMED },
+    words: {},
   },
   {
     id: 'profile-skid',
@@ -140,6 +190,7 @@ export const CONTROLLERS: Profile[] = [
         first: 1,
       },
     },
+    begins: beginning('controller', [ETHERNET], [words('Registers', 'memory', 10_000)]),
     limits: { connections: { value: 8, source: ASSUMED } },
     speaks: {
       'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED },
@@ -157,7 +208,8 @@ export const CONTROLLERS: Profile[] = [
     id: 'profile-small',
     order: 50,
     name: 'Small controller, low byte first',
-    views: {},
+    views: REGISTERS,
+    begins: beginning('controller', [ETHERNET], [words('Registers', 'memory', 2048)]),
     words: {},
     layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
@@ -168,7 +220,8 @@ export const CONTROLLERS: Profile[] = [
     id: 'profile-small-high',
     order: 54,
     name: 'Small controller, high byte first',
-    views: {},
+    views: REGISTERS,
+    begins: beginning('controller', [ETHERNET], [words('Registers', 'memory', 2048)]),
     words: {},
     layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
@@ -180,6 +233,7 @@ export const CONTROLLERS: Profile[] = [
     order: 60,
     name: 'Large controller, tags by name',
     views: {},
+    begins: beginning('controller', [ETHERNET]),
     words: {},
     layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'word' },
     limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },
@@ -190,6 +244,7 @@ export const CONTROLLERS: Profile[] = [
     order: 64,
     name: 'Large controller, high byte first',
     views: {},
+    begins: beginning('controller', [ETHERNET]),
     words: {},
     layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
     limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },

@@ -1,5 +1,6 @@
 import type { Profile } from '../model/profile.js';
 import { ASSUMED } from '../model/words.js';
+import { beginning, ETHERNET } from './beginnings.js';
 
 /** What people look at. */
 export const SCREENS: Profile[] = [
@@ -14,6 +15,7 @@ export const SCREENS: Profile[] = [
       boolNumbering: 'from the bottom',
     },
     views: {},
+    begins: beginning('operator panel', [['Ethernet', 'ethernet', 'panel']]),
     limits: { tags: { value: 500, source: ASSUMED } },
     nameRule: { longest: 40, caseMatters: false, source: ASSUMED },
     words: {},
@@ -29,6 +31,7 @@ export const SCREENS: Profile[] = [
       boolNumbering: 'from the bottom',
     },
     views: {},
+    begins: beginning('SCADA station', [ETHERNET]),
     limits: { tags: { value: 5000, source: ASSUMED } },
     nameRule: { longest: 64, caseMatters: true, source: ASSUMED },
     words: {},

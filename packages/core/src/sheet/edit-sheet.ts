@@ -9,6 +9,7 @@ import type { Project, Reader } from '../model/project.js';
 import { withStructure } from '../lane/claim-structure.js';
 import { readType } from '../structure/type-text.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
+import { withLengthOfType } from './length-of-type.js';
 import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
 /** Text typed into one cell of the two-ended sheet. A lane or key of null means: a new one. */
@@ -92,6 +93,14 @@ export function editSheet(reader: Project, edits: readonly SheetEdit[], newId: (
     const edited = editItemCell(reader, edit.end, claim.after, key, edit.column as SheetColumn, edit.text);
     claim.after = edited.claim;
     if (edited.problem) result.problems.push(edited.problem);
+  }
+  for (const edit of edits) {
+    if (edit.key !== undefined || (edit.column !== 'type' && edit.column !== 'address')) continue;
+    const claim = claims.get(`${edit.lane ?? result.lane} ${edit.end.id}`);
+    const sameOf = (other: SheetEdit) => other.lane === edit.lane && other.end.id === edit.end.id;
+    if (claim && !edits.some((other) => other.column === 'length' && sameOf(other))) {
+      claim.after = withLengthOfType(reader, edit.end, claim.after);
+    }
   }
   // A cell that was emptied, or whose text was refused, makes no claim of nothing, and no lane for it.
   const told = [...claims.values()].filter(({ before, after }) => before !== undefined || !isBlank(after));

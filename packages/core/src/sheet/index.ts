@@ -30,5 +30,6 @@ export {
 } from './sheet-fields.js';
 export { type Shift, type Shifted, shiftPage } from './shift.js';
 export { splitBlock } from './paste-columns.js';
+export { layTwoLists, type ListedSide, type TwoLists, type UnderstoodSide } from './two-lists.js';
 export { type Strip, stripOf, type StripPart } from './strip.js';
 export { pageTotals } from './totals.js';

@@ -14,6 +14,7 @@ import { childrenOf, entriesInOrder, orderAfter } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import { lengthUnit } from '../lane/length-unit.js';
+import { withLengthOfType } from './length-of-type.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from '../lane/side.js';
 import type { SheetColumn } from './sheet-fields.js';
@@ -58,6 +59,7 @@ export function pasteLanes(
       claim = edited.claim;
       if (edited.problem) problems.push(`line ${i + 1}: ${edited.problem}`);
     }
+    if (!understood.columns.includes('length')) claim = withLengthOfType(reader, end, claim);
     changes.push(...entityChanges('claim', before, claim));
   });
   return { changes, count: understood.rows.length, problems, understood };

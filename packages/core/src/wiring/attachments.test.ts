@@ -56,7 +56,7 @@ test('typed into a cell: short and whole addresses, a purpose, free; the old add
   expect(port('I/O')).toMatchObject({ address: '10.0.0.1', purpose: 'I/O' });
   expect(port('free').address).toBe('10.0.0.45');
   expect(port('').network).toBeNull();
-  expect(typed(project, 'sa', 'net', 'porta', '.300').problem).toContain('“.300” is not understood here');
+  expect(typed(project, 'sa', 'net', 'porta', '.300').problem).toContain('300 is no part of an address');
   expect(typed(project, 'sa', 'bus', 'pn1', '127').problem).toContain('127 is for all nodes at once');
 });
 

@@ -1,0 +1,134 @@
+import { layTwoLists, type ListedSide, type TwoLists as Laid, type UnderstoodSide } from '@dialoga/core/sheet';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { newId } from '../api/new-id';
+import { edit } from '../store/editing';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { BoxButton, Input } from '../theme/parts';
+import { colour, font, space } from '../theme/tokens';
+import { ListArea, Understood } from './parts';
+
+const Sides = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: ${space[4]}px;
+`;
+
+/** Its edge is that of the page that it becomes: single at the left, double at the right. */
+const Side = styled.div<{ $right: boolean }>`
+  padding-left: ${space[3]}px;
+  border-left: ${({ $right }) => ($right ? `4px double ${colour.right}` : `2px solid ${colour.left}`)};
+  > div {
+    display: grid;
+    grid-template-columns: 1.3fr 1fr;
+    gap: ${space[3]}px;
+    margin-bottom: ${space[3]}px;
+  }
+  input {
+    font: 12px ${font.code};
+  }
+`;
+
+const EMPTY: ListedSide = { name: '', address: '', list: '' };
+const EXAMPLES: readonly [ListedSide, ListedSide] = [
+  { name: 'CutterCtl', address: '10.8.2.12/24', list: 'Speed\tREAL\t%MW300\nLoad\tREAL\t%MW302\nState\tWORD\t%MW304' },
+  { name: 'BakeCtl', address: '10.8.2.13', list: '40101\tspeed\tREAL\n40103\tload\tREAL\n40105\tstate\tWORD' },
+];
+const SIDES = ['left', 'right'] as const;
+
+/** Two lists of one exchange, each as its side keeps it, become two stations and a sheet. */
+export function TwoLists() {
+  const { project: projectId = '' } = useParams();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const project = useStateOf((s) => s.project.project)!;
+  const [sides, setSides] = useState<readonly [ListedSide, ListedSide]>([EMPTY, EMPTY]);
+  const asked = useDeferredValue(sides);
+  const ready = sides.every(({ name, list }) => name.trim() !== '' && list.trim() !== '');
+  const laid = useMemo(
+    () => (asked.some(({ list }) => list.trim() !== '') ? layTwoLists(project, asked, newId) : null),
+    [project, asked],
+  );
+  const change = (at: 0 | 1, part: Partial<ListedSide>) =>
+    setSides((known) => (at === 0 ? [{ ...known[0], ...part }, known[1]] : [known[0], { ...known[1], ...part }]));
+
+  function lay() {
+    const { changes, exchange } = layTwoLists(project, sides, newId);
+    if (dispatch(edit('Lay two lists side by side', changes)) === null) {
+      void navigate(`/p/${projectId}/exchanges/${exchange}`);
+    }
+  }
+  return (
+    <form
+      aria-label="Two lists of one exchange"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) lay();
+      }}
+    >
+      <h2>Two lists of one exchange</h2>
+      <p>as each side keeps it; columns in any order, with headings or without</p>
+      <Sides>
+        {SIDES.map((side, i) => {
+          const at = i as 0 | 1;
+          const { name, address, list } = sides[at];
+          return (
+            <Side key={side} $right={at === 1} role="group" aria-label={`The ${side} list`}>
+              <div>
+                <Input
+                  aria-label={`Station of the ${side} list`}
+                  placeholder={EXAMPLES[at].name}
+                  value={name}
+                  autoFocus={at === 0}
+                  onChange={(event) => change(at, { name: event.target.value })}
+                />
+                <Input
+                  aria-label={`Address of the ${side} station`}
+                  placeholder={EXAMPLES[at].address}
+                  value={address}
+                  onChange={(event) => change(at, { address: event.target.value })}
+                />
+              </div>
+              <ListArea
+                aria-label={`Rows of the ${side} list`}
+                rows={9}
+                value={list}
+                placeholder={EXAMPLES[at].list}
+                spellCheck={false}
+                onChange={(event) => change(at, { list: event.target.value })}
+              />
+              <Understood role="status">{laid && list.trim() !== '' && <SideWords side={laid.sides[at]} />}</Understood>
+            </Side>
+          );
+        })}
+      </Sides>
+      <Understood role="status">{laid && ready ? pairWords(laid) : ''}</Understood>
+      <BoxButton type="submit" isDisabled={!ready}>
+        Lay them side by side
+      </BoxButton>
+    </form>
+  );
+}
+
+function SideWords({ side: { rows, profile, read, addresses, problems } }: { side: UnderstoodSide }) {
+  return (
+    <>
+      {rows} {rows === 1 ? 'row' : 'rows'}
+      {profile && read > 0 && (
+        <>
+          {' · '}
+          <strong>{profile}</strong>, by its addresses
+        </>
+      )}
+      {read < addresses && ` · ${addresses - read} of ${addresses} addresses are not read`}
+      {problems.length > 0 && ` · ${problems[0]}`}
+    </>
+  );
+}
+
+function pairWords({ sides, paired, by }: Laid): string {
+  const alone = sides.map(({ rows }) => rows - paired);
+  const over = alone[0]! + alone[1]!;
+  return `${paired} ${paired === 1 ? 'pairs' : 'pair'} by ${by}${over > 0 ? `, ${over} left over` : ''}`;
+}

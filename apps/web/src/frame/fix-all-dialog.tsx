@@ -1,0 +1,48 @@
+import type { Finding } from '@dialoga/core/finding';
+import { lanesOf } from '@dialoga/core/finding';
+import type { Project } from '@dialoga/core/model';
+import { useState } from 'react';
+import { Dialog, Heading } from 'react-aria-components';
+import { useLocation } from 'react-router';
+import { FixAll } from '../findings/fix-group';
+import { Overlay, Panel } from '../page/overlay';
+import { useCounting } from '../store/checked';
+import { useStateOf } from '../store/store';
+
+/** All ready fixes of what the page shows: of an exchange, of a station, or of everything. */
+export function FixAllDialog({ onClose }: { onClose: () => void }) {
+  const { pathname } = useLocation();
+  const project = useStateOf((s) => s.project.project)!;
+  const counting = useCounting();
+  // As it was asked for: what is mended meanwhile makes no other question of it.
+  const [{ name, findings }] = useState(() => shownIn(project, pathname, counting));
+  return (
+    <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Panel>
+        <Dialog>
+          <Heading slot="title" level={2}>
+            Fix all of {name}
+          </Heading>
+          <FixAll name={name} findings={findings} onClose={onClose} />
+        </Dialog>
+      </Panel>
+    </Overlay>
+  );
+}
+
+function shownIn(
+  project: Project,
+  pathname: string,
+  counting: readonly Finding[],
+): { name: string; findings: readonly Finding[] } {
+  const [, page, id = ''] = /\/(exchanges|stations|tags)\/([^/]+)/.exec(pathname) ?? [];
+  const kind = page === 'exchanges' ? 'exchange' : 'station';
+  const entity = page ? project.get(kind, id) : undefined;
+  if (!entity) return { name: project.info.name, findings: counting };
+  const own = (finding: Finding) =>
+    finding.about.id === id ||
+    (kind === 'exchange'
+      ? lanesOf(finding).some((lane) => project.get('lane', lane)?.exchange === id)
+      : finding.parties.some((party) => party.station === id));
+  return { name: entity.name, findings: counting.filter(own) };
+}

@@ -1,0 +1,44 @@
+import type { FirstArea, FirstPort } from '../model/beginning.js';
+import type { Profile } from '../model/profile.js';
+import { ASSUMED, type NetworkKind, type Purpose, type Role } from '../model/words.js';
+
+type Begins = NonNullable<Profile['begins']>;
+type Area = Omit<FirstArea, 'order'>;
+
+const ordered = <T>(list: readonly (readonly [key: string, entry: T])[]): Record<string, T & { order: number }> =>
+  Object.fromEntries(list.map(([key, entry], i) => [key, { order: (i + 1) * 10, ...entry }]));
+
+/** What a station of a type begins with: its roles, its ports by medium, its areas. */
+export const beginning = (
+  role: Role,
+  ports: readonly (readonly [name: string, medium: NetworkKind, purpose?: Purpose])[],
+  areas: readonly Area[] = [],
+): Begins => ({
+  roles: [role],
+  ports: ordered<Omit<FirstPort, 'order'>>(
+    ports.map(([name, medium, purpose = 'general']) => [
+      name.toLowerCase().replaceAll(' ', '-'),
+      { name, medium, purpose },
+    ]),
+  ),
+  areas: ordered(areas.map((area) => [area.name.toLowerCase().replaceAll(' ', '-'), area])),
+  source: ASSUMED,
+});
+
+export const ETHERNET = ['Ethernet', 'ethernet'] as const;
+export const SERIAL = ['Serial', 'serial line'] as const;
+
+/** So many words of 16 bits. */
+export const words = (name: string, kind: Area['kind'], count: number): Area => ({
+  name,
+  kind,
+  wordBits: 16,
+  words: count,
+});
+/** So many bytes. */
+export const bytes = (name: string, kind: Area['kind'], count: number): Area => ({
+  name,
+  kind,
+  wordBits: 8,
+  words: count,
+});
