@@ -9,7 +9,7 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.keyboard.type('North pier');
   await page.keyboard.press('Enter');
   // A new project asks what there is; stations one by one are made in their table, with the cursor in the row that takes one.
-  await expect(page.getByLabel('Station of the left list')).toBeFocused();
+  await expect(page.getByRole('textbox', { name: 'List of stations' })).toBeFocused();
   await page.getByRole('link', { name: 'Stations one by one' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeFocused();
   for (const name of ['Pump', 'Valve']) {

@@ -13,17 +13,16 @@ const RIGHT = Array.from(
 );
 
 task(JOBS.requests, async (doing) => {
-  await doing.line('CutterCtl, byte memory, 10.8.2.11/24');
-  await doing.line('BakeCtl, registers, 10.8.2.12');
-  await doing.find('new exchange CutterCtl → BakeCtl');
+  await doing.paste(['CutterCtl, byte memory, 10.8.2.11/24', 'BakeCtl, registers, 10.8.2.12', 'CutterCtl → BakeCtl']);
+  await doing.press('Control+Enter');
+  await doing.focused('Exchanges');
+  await doing.press('Enter');
   await doing.focused('CutterCtl – BakeCtl, both ends');
   await doing.paste(LEFT);
   await doing.sees(doing.page.getByText('10 lanes pasted.'));
   await doing.press('Control+ArrowRight');
   await doing.paste(RIGHT);
-  await doing.press('Alt+Shift+Enter');
-  await expect(doing.page.getByRole('button', { name: /^Fix \d+ findings$/ })).toBeFocused();
-  await doing.press('Enter');
+  await doing.fixAll();
   await expect(doing.page.getByRole('gridcell', { name: 'agreed' })).toHaveCount(10);
 
   const project = await expectAgreed(doing, 10);

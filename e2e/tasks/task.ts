@@ -52,6 +52,20 @@ export class Task {
     await (await asked).setFiles(file);
   }
 
+  /** Alt and the left arrow: the browser’s way back */
+  async back(): Promise<void> {
+    this.actions++;
+    await this.page.goBack();
+  }
+
+  /** All ready fixes of what is shown, looked at and taken. */
+  async fixAll(): Promise<void> {
+    await this.press('Alt+Shift+Enter');
+    await expect(this.page.getByRole('button', { name: /^Fix \d+ findings?$/ })).toBeFocused();
+    await this.press('Enter');
+    await expect(this.page.getByRole('dialog')).toBeHidden();
+  }
+
   /** Ctrl+K, a text, Enter. */
   async find(text: string): Promise<void> {
     await this.press('Control+K');
@@ -87,9 +101,10 @@ export class Task {
 export function task(job: Job, run: (task: Task) => Promise<void>): void {
   test(job.name, async ({ page, app }) => {
     const id = await app.create(job.name);
-    await page.goto(`${app.url}/p/${id}/stations`);
+    // Where a new project opens.
+    await page.goto(`${app.url}/p/${id}/begin`);
     const doing = new Task(page, app, id);
-    await doing.focused('Stations');
+    await expect(page.getByRole('textbox', { name: 'List of stations' })).toBeFocused();
     await run(doing);
     expect(doing.actions).toBeLessThanOrEqual(job.aim);
     const row = NUMBERS.split('\n').find((line) => line.startsWith(`| ${job.name} `));

@@ -1,6 +1,6 @@
-import { stationsFromLines, type ListedStations } from '@dialoga/core/fields';
+import { plantFromLines, type ListedPlant } from '@dialoga/core/fields';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
 import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
@@ -14,6 +14,7 @@ const EXAMPLE = [
   'BakeCtl\tregisters\t10.8.2.13',
   'Hall panel\toperator panel\t10.8.2.40',
   'Meter A\ttelemetry unit\tunit 11 on 9600 8E1',
+  'CutterCtl → BakeCtl',
 ].join('\n');
 
 /** Stations from a pasted list, each with the ports and areas that its type begins with. */
@@ -24,13 +25,14 @@ export function StationList() {
   const project = useStateOf((s) => s.project.project)!;
   const [text, setText] = useState('');
   const asked = useDeferredValue(text);
-  const listed = useMemo(() => stationsFromLines(project, asked, newId), [project, asked]);
+  const listed = useMemo(() => plantFromLines(project, asked, newId), [project, asked]);
 
   function make() {
-    const { changes, stations, problems } = stationsFromLines(project, text, newId);
-    if (stations === 0 || dispatch(edit(`Make ${count(stations, 'station')}`, changes)) !== null) return;
+    const plant = plantFromLines(project, text, newId);
+    const { changes, exchanges, problems } = plant;
+    if (changes.length === 0 || dispatch(edit(made(plant), changes)) !== null) return;
     if (problems.length > 0) dispatch(projectSlice.actions.noticed(`Not taken: ${problems.slice(0, 3).join(' · ')}`));
-    void navigate(`/p/${projectId}/stations`);
+    void navigate(`/p/${projectId}/${exchanges > 0 ? 'exchanges' : 'stations'}`);
   }
   return (
     <form
@@ -42,29 +44,39 @@ export function StationList() {
     >
       <h2>A list of stations</h2>
       <p>
-        name, type, address, one station a line; or a <Link to={`/p/${projectId}/hardware-list`}>hardware list</Link>{' '}
-        with order codes
+        a station a line: name, type, address; two names with an arrow between them are an exchange
       </p>
       <ListArea
         aria-label="List of stations"
-        rows={7}
+        rows={8}
+        autoFocus
+        aria-keyshortcuts="Control+Enter"
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) make();
+        }}
         value={text}
         placeholder={EXAMPLE}
         spellCheck={false}
         onChange={(event) => setText(event.target.value)}
       />
       <Understood role="status">{wordsOf(listed)}</Understood>
-      <BoxButton type="submit" isDisabled={listed.stations === 0}>
-        {listed.stations === 0 ? 'Make the stations' : made(listed)}
+      <BoxButton type="submit" isDisabled={listed.changes.length === 0}>
+        {listed.changes.length === 0 ? 'Make the stations' : made(listed)}
       </BoxButton>
     </form>
   );
 }
 
-const made = ({ stations, networks }: ListedStations) =>
-  `Make ${count(stations, 'station')}${networks > 0 ? `, ${count(networks, 'network')}` : ''}`;
+function made({ stations, networks, exchanges }: ListedPlant): string {
+  const parts = [
+    [stations, 'station'],
+    [networks, 'network'],
+    [exchanges, 'exchange'],
+  ] as const;
+  return `Make ${parts.flatMap(([n, one]) => (n > 0 ? [count(n, one)] : [])).join(', ')}`;
+}
 
-function wordsOf({ stations, problems }: ListedStations): string {
+function wordsOf({ stations, problems }: ListedPlant): string {
   if (problems.length > 0) return problems.slice(0, 2).join(' · ');
-  return stations > 0 ? 'each with its ports and areas as its type begins' : '';
+  return stations > 0 ? 'each station with its ports and areas as its type begins; Ctrl+Enter makes them' : '';
 }

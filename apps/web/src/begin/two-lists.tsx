@@ -80,7 +80,6 @@ export function TwoLists() {
                   aria-label={`Station of the ${side} list`}
                   placeholder={EXAMPLES[at].name}
                   value={name}
-                  autoFocus={at === 0}
                   onChange={(event) => change(at, { name: event.target.value })}
                 />
                 <Input

@@ -1,5 +1,8 @@
 import { EXCHANGE } from '@dialoga/core/fields';
-import { childrenOf, inOrder, type Exchange } from '@dialoga/core/model';
+import { createExchange, exchangesByNames } from '@dialoga/core/exchange';
+import { childrenOf, inOrder, type Exchange, type Project } from '@dialoga/core/model';
+import { refused } from '@dialoga/core/text';
+import { newId } from '../api/new-id';
 import { EntityGrid } from '../entities/entity-grid';
 import type { GridCell } from '../grid/types';
 import { useStateOf } from '../store/store';
@@ -15,6 +18,18 @@ import { BoxButton, Empty, PageTitle } from '../theme/parts';
 import { NewExchange } from './new-exchange';
 
 const COLUMNS = ['open', 'name', 'kind', 'protocol', 'ends', 'cadence', 'lanes', 'agreed', 'findings'] as const;
+
+/** Two names begin an exchange of the kind that suits them; the dialog asks for more. */
+function begin(now: Project, text: string) {
+  const [named] = exchangesByNames(now, text);
+  if (!named) {
+    const expected = 'write both, as in CutterCtl → BakeCtl, with a kind behind them if you like';
+    return { edits: [refused({ found: `“${text}” does not name two stations`, expected })] };
+  }
+  const { id, changes } = createExchange(now, named.wish, newId);
+  const made = (after: Project) => after.get('exchange', id);
+  return { label: `New exchange ${named.wish.name}`, edits: [{ changes, problem: null }], made };
+}
 
 /** All exchanges with their verdicts. */
 export function ExchangesPage() {
@@ -82,15 +97,15 @@ export function ExchangesPage() {
         <Link to={`/p/${projectId}/structures`} style={{ marginLeft: 'auto' }}>
           Structures
         </Link>
-        <BoxButton autoFocus={exchanges.length === 0} onPress={() => setBeginning(true)}>
+        <BoxButton autoFocus={exchanges.length === 0 && project.count('station') < 2} onPress={() => setBeginning(true)}>
           New exchange
         </BoxButton>
       </PageTitle>
-      {exchanges.length === 0 ? (
+      {exchanges.length === 0 && project.count('station') < 2 ? (
         <Empty>
           <p>
             An exchange is an agreement between two stations: what each writes, what each reads, where and how long.
-            Begin with “New exchange”. It needs two stations; they are made under Stations.
+            It needs two stations; they are made under Stations.
           </p>
         </Empty>
       ) : (
@@ -101,6 +116,7 @@ export function ExchangesPage() {
           rows={exchanges.map(({ exchange }) => exchange)}
           columns={COLUMNS}
           look={look}
+          add={{ hint: 'new: one station → another', by: 'name', begin }}
         />
       )}
       {beginning && <NewExchange onClose={() => setBeginning(false)} />}

@@ -31,6 +31,7 @@ export function MirrorDialog({ project, exchange, ends: [left, right], onMirror,
     <AskDialog
       title="Mirror a page"
       take={rows.length > 0 ? 'Mirror' : null}
+      ready
       onTake={() => onMirror(mirrored, name(from), name(to))}
       onClose={onClose}
       outcome={
@@ -62,7 +63,7 @@ export function MirrorDialog({ project, exchange, ends: [left, right], onMirror,
     >
       <label>
         From
-        <Select autoFocus value={way} onChange={(event) => setWay(event.target.value as typeof way)}>
+        <Select autoFocus={rows.length === 0} value={way} onChange={(event) => setWay(event.target.value as typeof way)}>
           <option value="to the right">{`${name(left)} to ${name(right)}`}</option>
           <option value="to the left">{`${name(right)} to ${name(left)}`}</option>
         </Select>

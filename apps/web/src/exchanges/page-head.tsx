@@ -7,6 +7,7 @@ import { childrenOf, SWAPS, type End, type Exchange, type ToldFieldName } from '
 import { protocolAt, protocolOf } from '@dialoga/core/protocol';
 import { trafficOf } from '@dialoga/core/route';
 import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
+import { connectionsUsed } from '@dialoga/core/wiring';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useWrongCells } from '../findings/use-wrong-cells';
@@ -72,6 +73,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const name = station?.name ?? '';
   const word = end.calling && profile?.words[end.calling]?.word;
   const partner = station ? partnerWords(station) : '';
+  const used = station && exchange.kind !== 'service link' ? connectionsUsed(project, station) : [];
   const put = (label: string, path: string[], value: unknown) =>
     commit(`${name}: ${label}`, [{ changes: [set('end', end, path, value)], problem: null }]);
   return (
@@ -131,6 +133,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
           />
         )}
         {word && <Quiet>device term: {word}</Quiet>}
+        {used.length > 0 && <Quiet>{used.join(', ')}</Quiet>}
         {partner && <Quiet>{partner}</Quiet>}
         <InlineSelect
           label={`Swap of everything at ${name}`}

@@ -48,7 +48,9 @@ export function SheetHead({ exchange, folded, settings, opened, ...on }: Props) 
             Lanes from the {made.from}
           </TextButton>
         )}
-        <TextButton onPress={() => on.onAsk('mirror')}>Mirror</TextButton>
+        <TextButton aria-keyshortcuts="Alt+Shift+M" onPress={() => on.onAsk('mirror')}>
+          Mirror
+        </TextButton>
         <TextButton onPress={() => on.onAsk('shift')}>Shift</TextButton>
         <TextButton onPress={on.onSwap}>Swap</TextButton>
         <TextButton onPress={on.onPrint} aria-keyshortcuts="Control+P">

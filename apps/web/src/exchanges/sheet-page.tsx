@@ -71,6 +71,7 @@ function Sheet({
   useKeys((event) => {
     const key = event.key.toLowerCase();
     if ((event.ctrlKey || event.metaKey) && key === 'p') print();
+    else if (event.altKey && event.shiftKey && key === 'm') setAsked({ what: 'mirror' });
     else if (event.altKey && key === 'm') setFolded(!folded);
     else return;
     event.preventDefault();

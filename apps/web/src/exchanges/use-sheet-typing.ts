@@ -7,8 +7,10 @@ import {
   fillValues,
   pasteItems,
   pasteLanes,
+  pastePages,
   SHEET_COLUMNS,
   splitBlock,
+  splitPages,
   type Filled,
   type SheetEdit,
 } from '@dialoga/core/sheet';
@@ -81,8 +83,11 @@ export function useSheetTyping(
     const id = laneOfRow(cell.row);
     const lane = project.get('lane', id ?? '');
     const values = cell.row.of === 'value' || cell.row.of === 'new value';
-    const pasted =
-      values && lane
+    const both = !values && start === 0 && cell.end.id === pages.left.id;
+    const halves = both ? splitPages(project, [pages.left, pages.right], block) : null;
+    const pasted = halves
+      ? pastePages(project, [pages.left, pages.right], id, halves, newId)
+      : values && lane
         ? pasteItems(project, cell.end, lane, { key: keyOfRow(cell.row), column: start }, block, newId)
         : pasteLanes(project, cell.end, { lane: id, column: start }, block, newId);
     const what = values && lane ? 'values' : 'lanes';

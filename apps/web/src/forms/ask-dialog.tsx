@@ -38,12 +38,14 @@ interface Props {
   outcome: ReactNode;
   /** the word for doing it; null: there is nothing to do */
   take: string | null;
+  /** what is proposed is what is usually wanted: Enter does it */
+  ready?: boolean;
   onTake: () => void;
   onClose: () => void;
 }
 
 /** Asks a little, and shows what would come of it before anything is stored. */
-export function AskDialog({ title, children, outcome, take, onTake, onClose }: Props) {
+export function AskDialog({ title, children, outcome, take, ready = false, onTake, onClose }: Props) {
   return (
     <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
       <Panel>
@@ -60,7 +62,7 @@ export function AskDialog({ title, children, outcome, take, onTake, onClose }: P
             {children}
             <div role="status">{outcome}</div>
             <footer>
-              <BoxButton type="submit" isDisabled={take === null}>
+              <BoxButton type="submit" autoFocus={ready && take !== null} isDisabled={take === null}>
                 {take ?? 'Nothing to do'}
               </BoxButton>
               <BoxButton onPress={onClose}>Cancel</BoxButton>

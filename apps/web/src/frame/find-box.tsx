@@ -9,6 +9,7 @@ import { colour, font, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import { useActions, useRoutesTo, type Action } from './actions';
 import { useNewExchanges } from './new-exchanges';
+import { useTablesOf } from './tables-of';
 import { letGoOfFocus } from '../page/focus';
 import { useKeys } from '../page/keys';
 
@@ -93,6 +94,7 @@ export function FindBox() {
   const actions = useActions();
   const routesTo = useRoutesTo();
   const newExchanges = useNewExchanges();
+  const tablesOf = useTablesOf();
   const [query, setQuery] = useState('');
   // While nothing is asked, an edit is nothing to it.
   const project = useStateOf((s) => (query === '' ? null : s.project.project));
@@ -126,7 +128,7 @@ export function FindBox() {
   const fitting =
     asked === ''
       ? []
-      : [...routesTo(asked), ...newExchanges(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
+      : [...routesTo(asked), ...newExchanges(asked), ...tablesOf(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
   const foundIn = (list: readonly Hit[]): Found[] => [
     ...list.map((hit, i) => ({ id: `hit ${i}`, hit })),
     ...fitting.map((action) => ({ id: `do ${action.label}`, action })),

@@ -1,6 +1,6 @@
 import type { Finding } from '@dialoga/core/finding';
 import { lanesOf } from '@dialoga/core/finding';
-import type { Project } from '@dialoga/core/model';
+import { childrenOf, type Exchange, type Project } from '@dialoga/core/model';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useLocation } from 'react-router';
@@ -36,13 +36,18 @@ function shownIn(
   counting: readonly Finding[],
 ): { name: string; findings: readonly Finding[] } {
   const [, page, id = ''] = /\/(exchanges|stations|tags)\/([^/]+)/.exec(pathname) ?? [];
-  const kind = page === 'exchanges' ? 'exchange' : 'station';
-  const entity = page ? project.get(kind, id) : undefined;
-  if (!entity) return { name: project.info.name, findings: counting };
-  const own = (finding: Finding) =>
-    finding.about.id === id ||
-    (kind === 'exchange'
-      ? lanesOf(finding).some((lane) => project.get('lane', lane)?.exchange === id)
-      : finding.parties.some((party) => party.station === id));
-  return { name: entity.name, findings: counting.filter(own) };
+  const exchange = page === 'exchanges' ? project.get('exchange', id) : undefined;
+  const station = page === 'exchanges' ? undefined : project.get('station', id);
+  if (exchange) return { name: exchange.name, findings: counting.filter((f) => isOf(project, exchange, f)) };
+  if (!station) return { name: project.info.name, findings: counting };
+  const own = ({ about, parties }: Finding) => about.id === id || parties.some((party) => party.station === id);
+  return { name: station.name, findings: counting.filter(own) };
+}
+
+/** What is found of an exchange, and of its stations where that is of no other exchange. */
+function isOf(project: Project, { id, via }: Exchange, finding: Finding): boolean {
+  if (finding.about.kind === 'exchange') return finding.about.id === id;
+  if (lanesOf(finding).some((lane) => project.get('lane', lane)?.exchange === id)) return true;
+  const stations = childrenOf(project, 'end', id).map(({ station }) => station);
+  return finding.parties.some(({ station }) => station !== undefined && [...stations, via].includes(station));
 }

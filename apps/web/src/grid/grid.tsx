@@ -14,6 +14,7 @@ import {
 import { seriesName } from '@dialoga/core/tags';
 import { explain, explainNothing, type Explained } from '../page/explained';
 import { focusIsFree, typingInFrame } from '../page/focus';
+import { useAskedTable } from './use-asked-table';
 import { useWasTaken } from '../store/was-taken';
 import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';
@@ -133,6 +134,14 @@ export function Grid(props: Props) {
   useEffect(() => {
     if (main && focusIsFree()) frame.current?.focus({ preventScroll: true });
   }, [main]);
+
+  // With the cursor in the row that makes something new, where it has one.
+  useAskedTable(label, () => {
+    const last = rows.findLastIndex(({ tone }) => tone === 'new');
+    const column = rows[last]?.cells.findIndex((cell) => cell?.editable) ?? -1;
+    if (column >= 0) place({ row: last, column });
+    frame.current?.focus();
+  });
 
   // Where the work scrolls sideways under its frame, or the grid has more columns than room, the cursor stays in sight.
   const drawn = virtual.getVirtualItems().some(({ index }) => index === cursor.row);

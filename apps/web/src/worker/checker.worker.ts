@@ -3,7 +3,7 @@ import {
   acceptancesOf,
   CheckEngine,
   counting,
-  fixAll,
+  fixAllThrough,
   fixesOf,
   inOrderOfWork,
   type Accepted,
@@ -165,9 +165,9 @@ const checker = {
     return findingsOf(asked).some((finding) => fixesOf(finding, project!).length > 0);
   },
   fixAll(asked: FixesAsked): FixedTogether {
-    if (!project) return { changes: [], fixed: [], left: [] };
+    if (!project || !engine) return { changes: [], fixed: [], left: [] };
     const keys = (findings: readonly Finding[]) => findings.map(({ key }) => key);
-    const { changes, fixed, left } = fixAll(findingsOf(asked), project, beforeIn(asked));
+    const { changes, fixed, left } = fixAllThrough(findingsOf(asked), project, beforeIn(asked), engine.findings);
     return { changes, fixed: keys(fixed), left: keys(left) };
   },
   strips(areas: readonly string[]): Strip[] {

@@ -99,7 +99,7 @@ function fieldsFor(project: Project, network: Network, port: Port, text: string,
   const changes = [];
   const [space] = spacesOn(network);
   for (const word of words.map((w) => w.toLowerCase())) {
-    if (['unit', 'node', 'end'].includes(word) && words.length > 1) continue;
+    if (['unit', 'node', 'end'].includes(word) && (words.length > 1 || network.kind !== 'radio')) continue;
     if (space && (word === 'free' || /^\d/.test(word))) {
       const number = word === 'free' ? nextFreeNumber(SPACES[space], takenIn(project, network, space)) : parseInSpace(word, SPACES[space]);
       if (number === null) return refused({ found: `no ${SPACES[space].name} is free`, expected: 'use another network' });

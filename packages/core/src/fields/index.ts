@@ -22,7 +22,7 @@ export { addPermitted, EXPECTATION, HELPER, PERMITTED, readPair, ROUTE } from '.
 export { keepForSettingBack, setBack } from './setting-back.js';
 export { SETTING, settingRows } from './setting.js';
 export { STATION } from './station.js';
-export { type ListedStations, stationsFromLines } from './stations-from-lines.js';
+export { type ListedPlant, plantFromLines } from './plant-from-lines.js';
 export { stationFromLine } from './station-line.js';
 export { addMember, addStructure, MEMBER, STRUCTURE } from './structure.js';
 export { addGroup, GROUP, IMPORT, SERIES } from './tag-lists.js';

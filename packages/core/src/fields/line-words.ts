@@ -23,16 +23,17 @@ export interface LineWords {
 
 const NAMES = { 'serial line': 'Serial line', 'token bus': 'Token bus' } as const;
 
-/** `unit 11 on 9600 8E1`, `calls on 9600 8E1`, `unit 11`, `node 4`, `node 4 on 187.5 kbit/s`; null: none of these. */
+/** `unit 11 on 9600 8E1`, `calls on 9600 8E1`, `unit 11`, `node 4`, `node 4 on 187.5 kbit/s`, `node` where the
+ * number is not known yet; null: none of these. */
 export function readLineWords(text: string): LineWords | null {
   const [, first = '', rest = ''] = /^((?:unit|node|calls|answers)\b[^@]*?)(?:\s+on\s+(.+))?$/i.exec(text.trim()) ?? [];
-  const node = /^node\s+(\d+|free)$/i.exec(first);
+  const node = /^node(?:\s+(\d+|free))?$/i.exec(first);
   if (node) {
     const rate = rest === '' ? null : parseBusRate(rest);
-    return rate?.ok === false ? null : { kind: 'token bus', port: node[1]!, settings: rate ? formatBusRate(rate.value) : '' };
+    return rate?.ok === false ? null : { kind: 'token bus', port: node[1] ?? 'node', settings: rate ? formatBusRate(rate.value) : '' };
   }
   const serial = rest === '' ? null : parseSerial(rest);
-  if (serial?.ok === false || !/^(?:(?:calls|answers)(?:\s+(?:unit\s+)?(?:\d+|free))?|unit\s+(?:\d+|free))$/i.test(first)) return null;
+  if (serial?.ok === false || !/^(?:(?:calls|answers)(?:\s+(?:unit\s+)?(?:\d+|free))?|unit(?:\s+(?:\d+|free))?)$/i.test(first)) return null;
   const port = first.replace(/^unit/i, 'answers').replace(/\sunit\s/i, ' ');
   return { kind: 'serial line', port, settings: serial ? formatSerial(serial.value) : '' };
 }

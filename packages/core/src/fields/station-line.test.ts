@@ -6,7 +6,7 @@ import { Project } from '../model/project.js';
 import { SHIPPED_PROFILES } from '../profiles/shipped.js';
 import { applied } from '../testing/two-stations.testing.js';
 import { stationFromLine } from './station-line.js';
-import { stationsFromLines } from './stations-from-lines.js';
+import { plantFromLines } from './plant-from-lines.js';
 
 let ids = 0;
 const newId = () => `n${++ids}`;
@@ -112,7 +112,7 @@ test('every profile that begins with something begins with all of it, and with n
 
 describe('a list of stations', () => {
   const list = (text: string, project = Project.of({})) => {
-    const listed = stationsFromLines(project, text, newId);
+    const listed = plantFromLines(project, text, newId);
     const after = applied(project, { id: newId(), label: '', changes: listed.changes });
     return { ...listed, after, names: inOrder(after, 'station').map(({ name }) => name) };
   };
@@ -127,6 +127,13 @@ describe('a list of stations', () => {
     const { names, problems } = list('A\nB\na, registers\nC');
     expect(names).toEqual(['A', 'B', 'C']);
     expect(problems).toEqual(['line 3: there is a station a already']);
+  });
+
+  test('an arrow between two names is an exchange; names that are no stations are said', () => {
+    const text = 'A\tbyte memory\t10.1.0.1/24\nB\tregisters\t10.1.0.2\nPanel\toperator panel\t.3\nA → B\nPanel -> A\nA → C';
+    const { after, exchanges, problems } = list(text);
+    expect(inOrder(after, 'exchange').map(({ name, kind }) => `${name}: ${kind}`)).toEqual(['A – B: peer connection', 'Panel – A: tag map']);
+    expect([exchanges, problems]).toEqual([2, ['line 6: “A → C” does not name two stations of this project']]);
   });
 
   test('what a cell does not take is said with its line', () => {

@@ -8,6 +8,9 @@ type Area = Omit<FirstArea, 'order'>;
 const ordered = <T>(list: readonly (readonly [key: string, entry: T])[]): Record<string, T & { order: number }> =>
   Object.fromEntries(list.map(([key, entry], i) => [key, { order: (i + 1) * 10, ...entry }]));
 
+/** `side-a` of `Side A`. */
+const idOf = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+
 /** What a station of a type begins with: its roles, its ports by medium, its areas. */
 export const beginning = (
   role: Role,
@@ -17,11 +20,11 @@ export const beginning = (
   roles: [role],
   ports: ordered<Omit<FirstPort, 'order'>>(
     ports.map(([name, medium, purpose = 'general']) => [
-      name.toLowerCase().replaceAll(' ', '-'),
+      idOf(name),
       { name, medium, purpose },
     ]),
   ),
-  areas: ordered(areas.map((area) => [area.name.toLowerCase().replaceAll(' ', '-'), area])),
+  areas: ordered(areas.map((area) => [idOf(area.name), area])),
   source: ASSUMED,
 });
 

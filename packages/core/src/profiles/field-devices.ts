@@ -138,6 +138,26 @@ export const FIELD_DEVICES: Profile[] = [
     },
   ),
   profile(
+    'profile-io-block',
+    108,
+    'I/O block with four tables',
+    { connections: 4 },
+    {
+      begins: beginning(
+        'remote I/O head',
+        [
+          ['I/O', 'ethernet', 'I/O'],
+          ['Service', 'ethernet', 'programming'],
+        ],
+        TABLE_AREAS,
+      ),
+      views: TABLE_VIEWS,
+      speaks: { 'modbus-tcp': speech(['listens'], ['ethernet']) },
+      unitIsLastOctet: { source: ASSUMED },
+      checksUnit: { source: ASSUMED },
+    },
+  ),
+  profile(
     'profile-telemetry',
     110,
     'Telemetry unit',

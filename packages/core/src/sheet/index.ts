@@ -9,6 +9,7 @@ export type { MapRuler, SheetMap } from './map/ruler.js';
 export { valueMap } from './map/value-map.js';
 export { type Mirrored, mirrorLanes } from './mirror.js';
 export { type Pasted, pasteItems, pasteLanes } from './paste.js';
+export { pastePages, splitPages } from './paste-pages.js';
 export {
   laneRows,
   namesOtherPlace,

@@ -2,12 +2,12 @@ import { parseAddress } from '../place/parse-address.js';
 import type { Memory } from '../place/memory.js';
 import { parseType } from '../data/types.js';
 import { parseLength } from '../place/length.js';
-import { SHEET_COLUMNS, SHEET_FIELDS, type SheetColumn } from './sheet-fields.js';
+import { SHEET_COLUMNS, SHEET_FIELDS, type SecondLineColumn, type SheetColumn } from './sheet-fields.js';
 
 /** How a pasted block was understood. */
 export interface Understood {
   /** for each column of the block, the sheet's column, or null where it has none (it is left out) */
-  columns: (SheetColumn | null)[];
+  columns: (SheetColumn | SecondLineColumn | null)[];
   rows: string[][];
   /** the first line was a heading */
   headed: boolean;
@@ -36,9 +36,10 @@ export function understandBlock(block: string[][], startColumn: number, memories
   return { columns, rows: block, headed: false };
 }
 
-function headingOf(text: string): SheetColumn | null {
+function headingOf(text: string): SheetColumn | SecondLineColumn | null {
   const clean = text.trim().toLowerCase();
-  return SHEET_COLUMNS.find((column) => SHEET_FIELDS[column].headings.includes(clean)) ?? null;
+  const column = SHEET_COLUMNS.find((one) => SHEET_FIELDS[one].headings.includes(clean));
+  return column ?? (clean === 'slot' || clean === 'told' ? clean : null);
 }
 
 type Test = (text: string) => boolean;

@@ -17,7 +17,7 @@ import { lengthUnit } from '../lane/length-unit.js';
 import { withLengthOfType } from './length-of-type.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from '../lane/side.js';
-import type { SheetColumn } from './sheet-fields.js';
+import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
 /** What a paste does, ready to be committed as one undo step, and what could not be read. */
 export interface Pasted {
@@ -65,9 +65,11 @@ export function pasteLanes(
   return { changes, count: understood.rows.length, problems, understood };
 }
 
+type Column = SheetColumn | SecondLineColumn;
+
 /** The places of the block's cells, the address before the rest so that lengths count its unit. */
-function* cellsOf({ columns }: Understood, row: string[]): Generator<[SheetColumn, string]> {
-  const cells = columns.flatMap((column, i): [SheetColumn, string][] => (column ? [[column, row[i] ?? '']] : []));
+function* cellsOf({ columns }: Understood, row: string[]): Generator<[Column, string]> {
+  const cells = columns.flatMap((column, i): [Column, string][] => (column ? [[column, row[i] ?? '']] : []));
   cells.sort(([a], [b]) => Number(b === 'address') - Number(a === 'address'));
   yield* cells;
 }
@@ -97,7 +99,7 @@ export function pasteItems(
   const rows = understood.rows.map((row, i) => {
     let draft = claim;
     for (const [column, text] of cellsOf(understood, row)) {
-      if (column === 'direction' || column === 'area' || column === 'length') continue;
+      if (column !== 'name' && column !== 'address' && column !== 'type') continue;
       const edited = editItemCell(reader, end, draft, 'draft', column, text);
       draft = edited.claim;
       if (edited.problem) problems.push(`line ${i + 1}: ${edited.problem}`);

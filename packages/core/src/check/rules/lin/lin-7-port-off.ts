@@ -130,7 +130,7 @@ const CELL_OF: Record<Fault, string> = {
 
 function wrongAt(reader: Reader, exchange: Exchange, end: End): Fault | 'noPort' | null {
   const port = end.port ? reader.get('port', end.port) : undefined;
-  if (port) return faultOf(port, exchange, end) ?? missingAt(reader, port, exchange, end);
+  if (port) return faultOf(reader, port, exchange, end) ?? missingAt(reader, port, exchange, end);
   return isReachedByPort(reader, end) ? 'noPort' : null;
 }
 
@@ -152,7 +152,7 @@ function otherPorts(reader: Reader, finding: Finding): Fix[] {
   const suitsAll = (one: Port) =>
     ends.every((end) => {
       const exchange = reader.get('exchange', end.exchange);
-      return exchange !== undefined && faultOf(one, exchange, end) === null;
+      return exchange !== undefined && faultOf(reader, one, exchange, end) === null;
     });
   return childrenOf(reader, 'port', port.station)
     .filter((one) => one.id !== port.id && one.network === port.network && suitsAll(one))
@@ -182,17 +182,21 @@ function missingAt(reader: Reader, port: Port, exchange: Exchange, end: End): 'u
     : null;
 }
 
-/** Tools plug in anywhere; which of two ports they should take is said by ADR 17. */
-function suits({ purpose }: Port, { kind, transfer }: Exchange, end: End): boolean {
+/**
+ * Tools plug in anywhere; which of two ports they should take is said by ADR 17. What an I/O device answers at its I/O port is
+ * its I/O, whoever asks for it.
+ */
+function suits(reader: Reader, { purpose }: Port, { kind, transfer }: Exchange, end: End): boolean {
   if (kind === 'service link' || purpose === 'general') return true;
   if (purpose === 'programming') return false;
   if (purpose === 'panel') return kind === 'tag map';
+  if (end.calling === 'listens' && reader.get('station', end.station)?.roles.includes('remote I/O head')) return true;
   return kind !== 'tag map' && (kind !== 'peer connection' || transfer === 'cyclic blocks' || end.calling === null);
 }
 
-function faultOf(port: Port, exchange: Exchange, end: End): Fault | null {
+function faultOf(reader: Reader, port: Port, exchange: Exchange, end: End): Fault | null {
   if (!port.enabled) return 'disabled';
-  if (!suits(port, exchange, end)) return 'purpose';
+  if (!suits(reader, port, exchange, end)) return 'purpose';
   const off = port.off?.[protocolAt(exchange, end).id]?.roles ?? [];
   return end.calling && off.includes(end.calling) ? 'service' : null;
 }

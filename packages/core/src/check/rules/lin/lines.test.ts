@@ -88,6 +88,16 @@ test('LIN 7: a port that is off, or meant for programming only', () => {
   expect([...after.all('end')].some((end) => end.port === 'beside')).toBe(true);
 });
 
+test('LIN 7: an I/O port carries no requests between controllers, but those to an I/O device', () => {
+  const codes = (...edits: FieldEdit[]) => findingsOf(edited(twoStations(), ...edits)).map(({ code }) => code);
+  const purpose: FieldEdit = ['port', 'portb', 'purpose', 'I/O'];
+  expect(codes(purpose)).toEqual(['LIN 7']);
+  expect(codes(purpose, ['station', 'sb', 'roles', ['remote I/O head']])).not.toContain('LIN 7');
+  expect(codes(purpose, ['station', 'sb', 'roles', ['remote I/O head']], ['end', 'eb', 'calling', 'calls'])).toContain(
+    'LIN 7',
+  );
+});
+
 test('LIN 7: no port chosen, on no network, or without an address is not known yet, once and not as a wrong address', () => {
   const found = (...edits: FieldEdit[]) =>
     findingsOf(edited(twoStations(), ...edits)).map((f) => `${f.code} ${f.message}`);

@@ -1,0 +1,59 @@
+import { apply } from '../change/apply.js';
+import type { Change } from '../change/change.js';
+import { createExchange } from '../exchange/create-exchange.js';
+import { exchangesByNames } from '../exchange/exchanges-by-names.js';
+import { inOrder } from '../model/order.js';
+import type { Project } from '../model/project.js';
+import { stationFromLine } from './station-line.js';
+
+/** What a list becomes. */
+export interface ListedPlant {
+  changes: Change[];
+  stations: number;
+  networks: number;
+  exchanges: number;
+  /** lines of which nothing was taken, or not all, with the reason */
+  problems: string[];
+}
+
+const HEADING = /^(?:name|station|stations|device|tag)$/i;
+const BETWEEN = /→|↔|<?->/;
+
+/**
+ * Stations from pasted lines: name, type, address, in cells of a spreadsheet, with commas, or with wide gaps between them.
+ * A line with an arrow between two names is an exchange of the kind that suits them.
+ */
+export function plantFromLines(project: Project, text: string, newId: () => string): ListedPlant {
+  const listed: ListedPlant = { changes: [], stations: 0, networks: 0, exchanges: 0, problems: [] };
+  let now = project;
+  const take = (line: number, changes: readonly Change[]): boolean => {
+    const applied = apply(now, { id: 'lines', label: '', changes });
+    if (!applied.ok) {
+      listed.problems.push(`line ${line}: ${applied.refusal.sentence}`);
+      return false;
+    }
+    listed.changes.push(...changes);
+    now = now.with(applied.entities);
+    return true;
+  };
+  for (const [i, line] of text.split(/\r\n?|\n/).entries()) {
+    const at = i + 1;
+    const cells = line.split(/\t|\s{2,}/).map((cell) => cell.trim());
+    const [first = ''] = cells;
+    if (first === '' || (i === 0 && HEADING.test(first))) continue;
+    if (BETWEEN.test(line)) {
+      const [named] = exchangesByNames(now, line.trim().replace(/\t/g, ', '));
+      if (named) listed.exchanges += take(at, createExchange(now, named.wish, newId).changes) ? 1 : 0;
+      else listed.problems.push(`line ${at}: “${line.trim()}” does not name two stations of this project`);
+      continue;
+    }
+    const made = stationFromLine(now, cells.length > 1 ? cells : first, newId);
+    if (inOrder(now, 'station').some(({ name }) => name.toLowerCase() === made.name.toLowerCase())) {
+      listed.problems.push(`line ${at}: there is a station ${made.name} already`);
+      continue;
+    }
+    if (made.unread.length > 0) listed.problems.push(`line ${at}: ${made.unread.join('; ')}`);
+    if (take(at, made.changes)) listed.stations++;
+  }
+  return { ...listed, networks: now.count('network') - project.count('network') };
+}
