@@ -42,6 +42,7 @@ test('no violations on any view', async ({ page, app }) => {
     `/p/${demo}/history`,
     `/p/${demo}@1/exchanges`,
     `/p/${demo}/history/0/newest`,
+    `/p/${empty}/begin`,
     `/p/${empty}/overview`,
     `/p/${empty}/exchanges`,
     `/p/${empty}/stations`,

@@ -91,7 +91,7 @@ test('Mirror makes at one end what the other has filled in, in one undo step', a
   const dialog = page.getByRole('dialog', { name: 'Mirror a page' });
   await expect(dialog).toContainText('SkidCtl gets 1 lane: the 5 that it has stay as they are.');
   await expect(dialog.getByRole('row')).toHaveText(/Spare words\s*reads\s*w1332\s*next free/);
-  await page.keyboard.press('Tab');
+  await expect(dialog.getByRole('button', { name: 'Mirror' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('gridcell', { name: 'one-sided' })).toHaveCount(0);

@@ -25,7 +25,6 @@ test('pictures', async ({ page, app }) => {
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
   await shot('slots', `/p/${project}/stations/evaphead`);
-  await shot('coupler', `/p/${project}/exchanges/docks`);
   await shot('running', `/p/${project}/exchanges/duty/running`);
   await shot('routes', `/p/${project}/routes`);
   await shot('route', `/p/${project}/routes/route-plant`);
@@ -47,4 +46,14 @@ test('pictures', async ({ page, app }) => {
     changes: [{ kind: 'claim', id: 'pressures-plant', path: ['place', 'number'], before: 324, after: 330 }],
   });
   await shot('compare', `/p/${project}/history/0/newest`);
+  await page.goto(`${app.url}/p/${await app.create('North pier')}/begin`);
+  const side = async (which: 'left' | 'right', name: string, address: string, rows: readonly string[]) => {
+    await page.getByLabel(`Station of the ${which} list`).fill(name);
+    await page.getByLabel(`Address of the ${which} station`).fill(address);
+    await page.getByLabel(`Rows of the ${which} list`).fill(rows.join('\n'));
+  };
+  await side('left', 'CutterCtl', '10.8.2.12/24', ['Speed\tREAL\t%MW300', 'Load\tREAL\t%MW302', 'State\tWORD\t%MW304']);
+  await side('right', 'BakeCtl', '10.8.2.13', ['40101\tspeed\tREAL', '40103\tload\tREAL', '40107\tfault\tWORD']);
+  await expect(page.getByText('2 pair by name, 2 left over')).toBeVisible();
+  await page.screenshot({ path: join(folder, 'begin.png') });
 });

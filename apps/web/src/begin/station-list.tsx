@@ -43,9 +43,7 @@ export function StationList() {
       }}
     >
       <h2>A list of stations</h2>
-      <p>
-        a station a line: name, type, address; two names with an arrow between them are an exchange
-      </p>
+      <p>a station a line: name, type, address; two names with an arrow between them are an exchange</p>
       <ListArea
         aria-label="List of stations"
         rows={8}

@@ -30,6 +30,10 @@ const Side = styled.div<{ $right: boolean }>`
   }
 `;
 
+const Pairs = styled(Understood)`
+  margin: ${space[4]}px 0 ${space[2]}px;
+`;
+
 const EMPTY: ListedSide = { name: '', address: '', list: '' };
 const EXAMPLES: readonly [ListedSide, ListedSide] = [
   { name: 'CutterCtl', address: '10.8.2.12/24', list: 'Speed\tREAL\t%MW300\nLoad\tREAL\t%MW302\nState\tWORD\t%MW304' },
@@ -102,7 +106,7 @@ export function TwoLists() {
           );
         })}
       </Sides>
-      <Understood role="status">{laid && ready ? pairWords(laid) : ''}</Understood>
+      <Pairs role="status">{laid && ready ? pairWords(laid) : ''}</Pairs>
       <BoxButton type="submit" isDisabled={!ready}>
         Lay them side by side
       </BoxButton>

@@ -73,7 +73,9 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const name = station?.name ?? '';
   const word = end.calling && profile?.words[end.calling]?.word;
   const partner = station ? partnerWords(station) : '';
-  const used = station && exchange.kind !== 'service link' ? connectionsUsed(project, station) : [];
+  // On the line that has room for it.
+  const connections = station && exchange.kind !== 'service link' ? connectionsUsed(project, station) : [];
+  const used = connections.length > 0 && <Quiet>{connections.join(', ')}</Quiet>;
   const put = (label: string, path: string[], value: unknown) =>
     commit(`${name}: ${label}`, [{ changes: [set('end', end, path, value)], problem: null }]);
   return (
@@ -133,7 +135,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
           />
         )}
         {word && <Quiet>device term: {word}</Quiet>}
-        {used.length > 0 && <Quiet>{used.join(', ')}</Quiet>}
+        {told.length > 0 && used}
         {partner && <Quiet>{partner}</Quiet>}
         <InlineSelect
           label={`Swap of everything at ${name}`}
@@ -150,6 +152,7 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
               : 'nothing to enter yet'}
           </Quiet>
         )}
+        {told.length === 0 && used}
         {told.map((value, i) => (
           <span key={`${value.other.id} ${value.field}`}>
             {value.other !== told[i - 1]?.other && (

@@ -1,9 +1,8 @@
 import type { ChangeSet, Refusal } from '@dialoga/core/change';
 import { growingPause } from '../api/growing-pause';
 import type { Effect, Step } from './happening';
-import { fetchNews, settledWith, takeIn, without } from './news';
+import { fetchNews, remade, takeIn, without } from './news';
 import { keptRefused, keptStored, keptUnanswered } from './opening';
-import { replay } from './replay';
 import type { Session } from './session';
 
 const isOpening = ({ status, kept, asked }: Session, id: string) =>
@@ -25,10 +24,9 @@ export function stored(session: Session, id: string, revision: number): Step {
 
 /** It is in `base` already: it was heard of before the answer came, or another window had sent it before this one was opened. */
 function storedBefore(session: Session, set: ChangeSet | undefined): Step {
-  const { base, ahead, pending, aside } = session;
+  const { base, pending, aside } = session;
   if (!set || !base) return [session, []];
-  const queue = [...ahead, ...pending.filter((one) => one !== set)];
-  return settledWith(session, replay(base, queue, aside), pending);
+  return remade(session, { pending: pending.filter((one) => one !== set), aside }, pending);
 }
 
 /** One that meets another one’s is looked into by what that one stored; what will never be taken is asked about at once. */

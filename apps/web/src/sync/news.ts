@@ -50,9 +50,8 @@ function judged(session: Session): Step {
 
 /** One of the edits that wait is asked about; those on its paths wait behind it. */
 export function without(session: Session, out: Aside): Step {
-  const { base, ahead, pending, aside } = session;
-  const queue = [...ahead, ...pending.filter((one) => one !== out.set)];
-  return settledWith({ ...session, vain: null }, replay(base!, queue, [...aside, out]), pending);
+  const pending = session.pending.filter((one) => one !== out.set);
+  return remade({ ...session, vain: null }, { pending, aside: [...session.aside, out] }, session.pending);
 }
 
 /**
@@ -70,7 +69,7 @@ export function takeIn(session: Session, entries: readonly JournalEntry[]): Step
     if (entry.revision > revision + 1) break;
     const own = queue[0]?.id === entry.set.id;
     // The only own edit that waits, stored as it is shown: then what is shown is what is stored.
-    if (own && queue.length === 1 && !others && session.project) base = session.project;
+    if (own && queue.length === 1 && !others && session.project && session.held.length === 0) base = session.project;
     else {
       const applied = apply(base, entry.set);
       if (!applied.ok) return adrift(session);
@@ -92,9 +91,25 @@ export function takeIn(session: Session, entries: readonly JournalEntry[]): Step
     pending: session.pending.filter(stays),
   };
   const asides = session.aside.filter(({ set }) => stays(set));
-  if (!others && asides.length === session.aside.length) return [next, []];
-  const made = replay(base, [...next.ahead, ...next.pending], asides, taken);
-  return settledWith(next, made, [...queue, ...taken.map(({ set }) => set)]);
+  const held = [...session.held, ...taken];
+  if (!others && asides.length === session.aside.length && session.held.length === 0) return [next, []];
+  return remade({ ...next, held }, { pending: next.pending, aside: asides }, queue);
+}
+
+/**
+ * These edits made anew on top of what is stored. What the server has stored is never asked about: where it does not fit in
+ * between, all stays as it is shown until its revision is here.
+ */
+export function remade(
+  session: Session,
+  { pending, aside }: Pick<Session, 'pending' | 'aside'>,
+  touching: readonly ChangeSet[],
+): Step {
+  const { base, ahead, held } = session;
+  const made = replay(base!, [...ahead, ...pending], aside, held);
+  const stored = new Set(ahead.map(({ id }) => id));
+  if (made.aside.some(({ set }) => stored.has(set.id))) return [{ ...session, pending, aside }, []];
+  return settledWith({ ...session, held: [] }, made, [...touching, ...held.map(({ set }) => set)]);
 }
 
 /** The project here is not what the server’s entries were made to: everything begins anew, with what waits here first. */
@@ -104,7 +119,7 @@ function adrift({ id, aside, pending, undo, redo }: Session): Step {
 }
 
 /** The state after edits were made anew, and what is to be checked because of it. */
-export function settledWith(session: Session, made: Replayed, touching: readonly ChangeSet[]): Step {
+function settledWith(session: Session, made: Replayed, touching: readonly ChangeSet[]): Step {
   const next = settledAs(session, made);
   const changes = session.project ? changesBetween(session.project, made.project, touching) : [];
   const effects: Effect[] =

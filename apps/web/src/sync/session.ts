@@ -35,6 +35,11 @@ export interface Session {
   project: Project | null;
   /** own change sets that are stored behind others’ that are not here yet, in order */
   ahead: ChangeSet[];
+  /**
+   * stored by others and in `base`, but not in what is shown: an own edit of `ahead` does not fit in between, as where somebody
+   * changed a field and changed it back. What is shown follows when that edit’s own revision is here.
+   */
+  held: JournalEntry[];
   /** made here and not yet acknowledged, in order */
   pending: ChangeSet[];
   /** the change set whose answer is awaited, or whose refusal is looked into; one at a time, so that order stays */
@@ -66,6 +71,7 @@ export const NO_SESSION: Session = {
   revision: 0,
   project: null,
   ahead: [],
+  held: [],
   pending: [],
   asked: null,
   sending: 'idle',

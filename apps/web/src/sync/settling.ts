@@ -1,7 +1,7 @@
 import { withBoth, withPutBack, withStoredBefore, type ChangeSet, type Refusal } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
 import type { Choice, Step } from './happening';
-import { settledWith } from './news';
+import { remade } from './news';
 import { replay } from './replay';
 import type { Aside, Session } from './session';
 
@@ -14,8 +14,8 @@ export function settled(session: Session, choice: Choice, id: string): Step {
   const made = choice === 'theirs' ? null : editFor(choice, stored, asked, id);
   const behind = rest.map(({ set }) => set);
   const left: Aside[] = choice === 'theirs' || made ? [] : [asked];
-  const queue = [...ahead, ...(made ? [made] : []), ...behind, ...pending];
-  const [next, effects] = settledWith(session, replay(base, queue, left), [...queue, asked.set]);
+  const queue = [...(made ? [made] : []), ...behind, ...pending];
+  const [next, effects] = remade(session, { pending: queue, aside: left }, [...ahead, ...queue, asked.set]);
   const stays = next.aside[0]?.set.id === asked.set.id;
   const notice = 'What this edit was made to is gone, so it cannot be stored.';
   return [stays ? { ...next, notice } : next, effects];

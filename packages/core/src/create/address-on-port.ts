@@ -30,8 +30,8 @@ export interface Addressed {
 }
 
 /**
- * An address typed for an Ethernet port: `10.8.2.12`, `10.8.2.12/24`, `.12` or `free` within its network. Of a port that
- * hangs on nothing, or `anywhere` where it has no address yet, it chooses the network: the one whose subnet holds it; where
+ * An address typed for an Ethernet port: `10.8.2.12`, `10.8.2.12/24`, `.12` or `free` within its network. The first
+ * address of a port that hangs on nothing, or `anywhere` of any port, chooses its network: the one whose subnet holds it; where
  * there is none, one is made. Without /24 the mask is the network’s. What is no address is kept as it was typed.
  */
 export function addressOnPort(
@@ -54,7 +54,8 @@ export function addressOnPort(
       made: [],
       fields: { ...moved(port, whole.value), ...(said === null ? {} : { mask: formatMask(said) }) },
     });
-  const chosen = own && !(anywhere && port.address.trim() === '');
+  // One that has an address stays where it is, or on nothing.
+  const chosen = port.address.trim() !== '' || (own && !anywhere);
   const place = chosen ? { made: [] } : placeFor(project, port, own, address.value, said ?? USUAL_PREFIX, newId);
   const network = ('network' in place ? place.network : undefined) ?? own;
   const subnet = network && subnetFor(network, childrenOf(project, 'port', network.id));

@@ -8,6 +8,7 @@ import { rolesFor } from './kind-protocols.js';
 import { portFor } from './port-for.js';
 import { lanesFromLandings } from './remote-io.js';
 import { protocolOf } from '../protocol/catalogue.js';
+import { OTHER_ID } from '../protocol/other.js';
 import type { Project } from '../model/project.js';
 
 /** What is asked for when an exchange is begun. Who calls follows from its kind. */
@@ -36,8 +37,9 @@ export function createExchange(
     // The only coupler there is, is the one.
     ...(wish.kind === 'coupler area' && couplers.length === 1 ? { via: couplers[0]!.id } : {}),
   };
+  const media = wish.protocol === OTHER_ID ? null : protocolOf(plain).media;
   const ends = wish.stations.map((station, i) => {
-    const port = portFor(project, wish.kind, station, wish.stations[1 - i]!);
+    const port = portFor(project, wish.kind, station, wish.stations[1 - i]!, media);
     return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
   const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];

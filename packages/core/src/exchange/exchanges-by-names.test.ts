@@ -50,6 +50,14 @@ test('a kind behind the names is the only one', () => {
   ]);
 });
 
+test('a protocol behind the names is the one, with the kinds that it suits', () => {
+  expect(asked(two, 'CutterCtl → BakeCtl, Modbus RTU')[0]).toBe('peer connection: CutterCtl calls BakeCtl, Modbus RTU');
+  expect(asked(two, 'CutterCtl → BakeCtl, gateway memory, Modbus TCP')).toEqual([
+    'gateway memory: CutterCtl calls BakeCtl, Modbus TCP',
+  ]);
+  expect(asked(two, 'CutterCtl → BakeCtl, nonsense')).toHaveLength(3);
+});
+
 test.each([
   ['Panel, operator panel, 10.8.2.40', 'tag map: Panel calls CutterCtl'],
   ['Laptop, workstation, 10.8.2.99', 'service link: Laptop calls CutterCtl'],

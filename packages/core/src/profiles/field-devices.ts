@@ -178,6 +178,7 @@ export const FIELD_DEVICES: Profile[] = [
       presets: { unit: { field: 'unit', value: '247', source: ASSUMED } },
       speaks: {
         dnp3: speech(['listens'], ['ethernet', 'serial line']),
+        'modbus-tcp': speech(['listens'], ['ethernet']),
         'modbus-rtu': speech(['listens'], ['serial line']),
       },
     },

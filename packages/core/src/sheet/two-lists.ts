@@ -11,9 +11,9 @@ import type { Claim } from '../model/claim.js';
 import type { Direction } from '../model/words.js';
 import type { End } from '../model/end.js';
 import { childrenOf, inOrder } from '../model/order.js';
-import type { Project } from '../model/project.js';
+import { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { memoriesOf } from '../place/memory.js';
+import { memoriesOf, type Memory } from '../place/memory.js';
 import { parseAddress } from '../place/parse-address.js';
 import { SHIPPED_PROFILES } from '../profiles/shipped.js';
 import { withoutZeros } from '../text/near.js';
@@ -126,21 +126,31 @@ function bestStation(
   { name, address, list }: ListedSide,
   newId: () => string,
 ): { changes: Change[]; id: string } {
-  const block = splitBlock(list);
-  const texts = block.flat();
-  let best: { made: ReturnType<typeof stationFromLine>; read: number } | null = null;
-  for (const profile of SHIPPED_PROFILES) {
-    if (!profile.begins || Object.keys(profile.begins.areas).length === 0) continue;
-    const made = stationFromLine(project, [name.trim() || 'Station', profile.name, address.trim()], newId);
-    const applied = apply(project, { id: 'try', label: '', changes: made.changes });
-    if (!applied.ok) continue;
-    const memories = memoriesOf(project.with(applied.entities), made.id);
-    const read = texts.filter((text) => parseAddress(text, memories).ok).length;
-    if (best === null || read > best.read) best = { made, read };
-  }
-  return best && best.read > 0
-    ? best.made
-    : stationFromLine(project, [name.trim() || 'Station', address.trim()], newId);
+  const texts = splitBlock(list).flat();
+  const read = ({ memories }: ReadyType) => texts.filter((text) => parseAddress(text, memories).ok).length;
+  const [best] = readyTypes()
+    .map((type) => ({ type, count: read(type) }))
+    .sort((a, b) => b.count - a.count);
+  const as = best && best.count > 0 ? [best.type.name] : [];
+  return stationFromLine(project, [name.trim() || 'Station', ...as, address.trim()], newId);
+}
+
+interface ReadyType {
+  name: string;
+  memories: readonly Memory[];
+}
+let types: readonly ReadyType[] | null = null;
+
+/** The shipped types whose stations begin with areas, with those areas. */
+function readyTypes(): readonly ReadyType[] {
+  types ??= SHIPPED_PROFILES.flatMap(({ name, begins }) => {
+    if (!begins || Object.keys(begins.areas).length === 0) return [];
+    let ids = 0;
+    const { changes, id } = stationFromLine(Project.of({}), ['X', name], () => `n${++ids}`);
+    const applied = apply(Project.of({}), { id: 'type', label: '', changes });
+    return applied.ok ? [{ name, memories: memoriesOf(Project.of({}).with(applied.entities), id) }] : [];
+  });
+  return types;
 }
 
 /** Which row goes with which, and which are left over on either side. */
