@@ -97,15 +97,19 @@ export function ExchangesPage() {
         <Link to={`/p/${projectId}/structures`} style={{ marginLeft: 'auto' }}>
           Structures
         </Link>
-        <BoxButton autoFocus={exchanges.length === 0 && project.count('station') < 2} onPress={() => setBeginning(true)}>
+        <BoxButton
+          autoFocus={exchanges.length === 0 && project.count('station') < 2}
+          onPress={() => setBeginning(true)}
+        >
           New exchange
         </BoxButton>
       </PageTitle>
       {exchanges.length === 0 && project.count('station') < 2 ? (
         <Empty>
           <p>
-            An exchange is an agreement between two stations: what each writes, what each reads, where and how long.
-            It needs two stations; they are made under Stations.
+            An exchange is an agreement between two stations: what each writes, what each reads, where and how long. It
+            needs two stations: make them under <Link to={`/p/${projectId}/stations`}>Stations</Link>, or{' '}
+            <Link to={`/p/${projectId}/begin`}>begin with lists</Link> that you have.
           </p>
         </Empty>
       ) : (

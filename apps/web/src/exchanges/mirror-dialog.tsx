@@ -63,7 +63,11 @@ export function MirrorDialog({ project, exchange, ends: [left, right], onMirror,
     >
       <label>
         From
-        <Select autoFocus={rows.length === 0} value={way} onChange={(event) => setWay(event.target.value as typeof way)}>
+        <Select
+          autoFocus={rows.length === 0}
+          value={way}
+          onChange={(event) => setWay(event.target.value as typeof way)}
+        >
           <option value="to the right">{`${name(left)} to ${name(right)}`}</option>
           <option value="to the left">{`${name(right)} to ${name(left)}`}</option>
         </Select>

@@ -1,5 +1,5 @@
-import { createExchange, protocolsForPair, rolesFor } from '@dialoga/core/exchange';
-import { EXCHANGE_KINDS, inOrder, type ExchangeKind } from '@dialoga/core/model';
+import { createExchange, kindsForPair, protocolsForPair, rolesFor } from '@dialoga/core/exchange';
+import { inOrder, type ExchangeKind } from '@dialoga/core/model';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
@@ -44,9 +44,12 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
   const project = useStateOf((s) => s.project.project)!;
   const stations = inOrder(project, 'station');
   const [name, setName] = useState('');
-  const [kind, setKind] = useState<ExchangeKind>('peer connection');
   const [left, setLeft] = useState(stations[0]?.id ?? '');
   const [right, setRight] = useState(stations[1]?.id ?? '');
+  // Those that suit the two come first; the first of them, until another is chosen.
+  const kinds = kindsForPair(project, [left, right]).map((choice) => choice.kind);
+  const [wished, setKind] = useState<ExchangeKind | null>(null);
+  const kind = wished ?? kinds[0]!;
   const protocols = protocolsForPair(project, kind, [left, right]);
   /** null: the first, whatever that is for this pair */
   const [chosen, setProtocol] = useState<string | null>(null);
@@ -109,7 +112,7 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
                 setKind(next as ExchangeKind);
                 setProtocol(null);
               },
-              EXCHANGE_KINDS.map((k) => ({ id: k, name: k })),
+              kinds.map((k) => ({ id: k, name: k })),
             )}
             {choice(`Left station (${LEFT[kind] ?? rolesFor(kind)[0]})`, left, setLeft, stations)}
             {choice(`Right station (${RIGHT[kind] ?? rolesFor(kind)[1]})`, right, setRight, stations)}

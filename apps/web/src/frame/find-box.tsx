@@ -128,7 +128,12 @@ export function FindBox() {
   const fitting =
     asked === ''
       ? []
-      : [...routesTo(asked), ...newExchanges(asked), ...tablesOf(asked), ...actions.filter((a) => a.label.toLowerCase().includes(asked))];
+      : [
+          ...routesTo(asked),
+          ...newExchanges(asked),
+          ...tablesOf(asked),
+          ...actions.filter((a) => a.label.toLowerCase().includes(asked)),
+        ];
   const foundIn = (list: readonly Hit[]): Found[] => [
     ...list.map((hit, i) => ({ id: `hit ${i}`, hit })),
     ...fitting.map((action) => ({ id: `do ${action.label}`, action })),

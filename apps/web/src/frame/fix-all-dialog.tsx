@@ -44,10 +44,11 @@ function shownIn(
   return { name: station.name, findings: counting.filter(own) };
 }
 
-/** What is found of an exchange, and of its stations where that is of no other exchange. */
+/** What is found of an exchange, of its stations, and between them alone. */
 function isOf(project: Project, { id, via }: Exchange, finding: Finding): boolean {
   if (finding.about.kind === 'exchange') return finding.about.id === id;
   if (lanesOf(finding).some((lane) => project.get('lane', lane)?.exchange === id)) return true;
-  const stations = childrenOf(project, 'end', id).map(({ station }) => station);
-  return finding.parties.some(({ station }) => station !== undefined && [...stations, via].includes(station));
+  if (finding.about.kind !== 'station' && finding.about.kind !== 'network') return false;
+  const stations = [...childrenOf(project, 'end', id).map(({ station }) => station), via];
+  return finding.parties.every(({ station }) => stations.includes(station));
 }

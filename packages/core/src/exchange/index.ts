@@ -5,6 +5,7 @@ export { callsOf, callsText } from './calls.js';
 export { connectionTags } from './connection-tags.js';
 export { createExchange } from './create-exchange.js';
 export { exchangesByNames } from './exchanges-by-names.js';
+export { kindsForPair } from './kinds-for-pair.js';
 export { protocolsFor, rolesFor } from './kind-protocols.js';
 export { lanesMade } from './made-lanes.js';
 export { type DevicePlan, type ExchangePlan, pollPlanOf } from './poll-plan-of.js';

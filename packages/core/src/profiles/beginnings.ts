@@ -19,10 +19,7 @@ export const beginning = (
 ): Begins => ({
   roles: [role],
   ports: ordered<Omit<FirstPort, 'order'>>(
-    ports.map(([name, medium, purpose = 'general']) => [
-      idOf(name),
-      { name, medium, purpose },
-    ]),
+    ports.map(([name, medium, purpose = 'general']) => [idOf(name), { name, medium, purpose }]),
   ),
   areas: ordered(areas.map((area) => [idOf(area.name), area])),
   source: ASSUMED,

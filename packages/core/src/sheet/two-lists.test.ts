@@ -108,6 +108,16 @@ test('lists with headings, columns in any order and rows that cannot be read: ea
   expect([sides[0].read, sides[0].addresses]).toEqual([1, 2]);
 });
 
+test('a row that is left over is understood as its list is, and what it says is kept', () => {
+  const { project, lanes } = laid(
+    side('A', '', 'Speed\tREAL\t%MW300', 'Load\tREAL\t%MW302', 'Mode\tINT\tsomewhere'),
+    side('B', '', 'speed\tREAL\t40101', 'load\tREAL\t40103'),
+  );
+  expect(lanes[2]).toEqual(['Mode writes ?', null]);
+  const mode = [...project.all('claim')].find(({ name }) => name === 'Mode')!;
+  expect(mode).toMatchObject({ place: { typed: 'somewhere' }, type: { base: 'INT' } });
+});
+
 test('of any two lists every row of either stands in exactly one lane', () => {
   const row = fc.tuple(fc.constantFrom('Speed', 'Load', 'State', 'speed', 'Tank 1', 'Tank_01', ''), fc.nat(400));
   fc.assert(

@@ -19,6 +19,7 @@ import { SHIPPED_PROFILES } from '../profiles/shipped.js';
 import { withoutZeros } from '../text/near.js';
 import { splitBlock, understandBlock, type Understood } from './paste-columns.js';
 import { pasteLanes } from './paste.js';
+import { SHEET_FIELDS, type SheetColumn } from './sheet-fields.js';
 
 /** One side of an agreement as it is kept there: who, at which address, and its list as it was copied. */
 export interface ListedSide {
@@ -88,10 +89,10 @@ export function layTwoLists(project: Project, sides: readonly [ListedSide, Liste
   const problems: string[][] = [[], []];
   const paste = (side: 0 | 1, rows: readonly number[], lane: string | null) => {
     if (rows.length === 0) return;
-    const { headed } = lists[side];
-    const block = blocks[side]!;
-    const taken = rows.map((i) => block[i + (headed ? 1 : 0)]!);
-    const pasted = pasteLanes(now, ends[side], { lane, column: 0 }, headed ? [block[0]!, ...taken] : taken, newId);
+    // Under the headings that all rows together were understood to have: a few of them alone may tell less.
+    const head = headingsOf(lists[side]);
+    const taken = rows.map((i) => lists[side].rows[i]!);
+    const pasted = pasteLanes(now, ends[side], { lane, column: 0 }, [...head, ...taken], newId);
     make(pasted.changes);
     problems[side]!.push(...pasted.problems);
   };
@@ -151,6 +152,14 @@ function readyTypes(): readonly ReadyType[] {
     return applied.ok ? [{ name, memories: memoriesOf(Project.of({}).with(applied.entities), id) }] : [];
   });
   return types;
+}
+
+/** A line that says which column is which; none where fewer than two are known. */
+function headingsOf({ columns }: Rows): string[][] {
+  const known = columns.filter((column) => column !== null);
+  const word = (column: Rows['columns'][number]) =>
+    column === null ? '' : column in SHEET_FIELDS ? SHEET_FIELDS[column as SheetColumn].headings[0]! : column;
+  return known.length < 2 ? [] : [columns.map(word)];
 }
 
 /** Which row goes with which, and which are left over on either side. */
