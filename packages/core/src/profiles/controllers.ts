@@ -85,20 +85,22 @@ const ROUTES: Profile['routeText'] = {
 
 const NAMES = { caseMatters: false, source: ASSUMED };
 
+const HIGH_FIRST: Profile['layout'] = {
+  byteOrder: 'high first',
+  registerOrder: 'high first',
+  boolPacking: 'bit',
+  boolNumbering: 'from the bottom',
+  stringHeader: 'capacity and length',
+  alignment: '2',
+};
+
 /** Controllers, small and large, in both byte orders. */
 export const CONTROLLERS: Profile[] = [
   {
     id: 'profile-plant',
     order: 10,
     name: 'Controller with byte images and word memory',
-    layout: {
-      byteOrder: 'high first',
-      registerOrder: 'high first',
-      boolPacking: 'bit',
-      boolNumbering: 'from the bottom',
-      stringHeader: 'capacity and length',
-      alignment: '2',
-    },
+    layout: HIGH_FIRST,
     views: {
       mw: { order: 10, name: 'words', areaKind: 'memory', notation: 'iec elements', prefix: 'M', unit: 16, first: 0 },
       ib: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
@@ -130,14 +132,7 @@ export const CONTROLLERS: Profile[] = [
     id: 'profile-bytes',
     order: 15,
     name: 'Controller with byte memory, high byte first',
-    layout: {
-      byteOrder: 'high first',
-      registerOrder: 'high first',
-      boolPacking: 'bit',
-      boolNumbering: 'from the bottom',
-      stringHeader: 'capacity and length',
-      alignment: '2',
-    },
+    layout: HIGH_FIRST,
     views: {
       m: { order: 10, name: 'bytes', areaKind: 'memory', notation: 'iec bytes', prefix: 'M', unit: 8, first: 0 },
       i: { order: 20, name: 'bytes', areaKind: 'input image', notation: 'iec bytes', prefix: 'I', unit: 8, first: 0 },
