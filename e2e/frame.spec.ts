@@ -201,3 +201,12 @@ test('a station goes with all that depends on it, once that is shown, and one un
   await expectStored(page);
   expect(await app.file(project)).toBe(start);
 });
+
+test('what a page is made of comes as it was compressed when it was built', async ({ page, app }) => {
+  const answer = page.waitForResponse((response) => /\/assets\/index-[^/]+\.js$/.test(response.url()));
+  await page.goto(app.url);
+  const headers = await (await answer).allHeaders();
+  expect(headers).toMatchObject({ 'content-encoding': 'gzip', 'cache-control': 'public, max-age=31536000, immutable' });
+  // Not worked out while it is sent: then nobody knew how long it is.
+  expect(Number(headers['content-length'])).toBeGreaterThan(1000);
+});

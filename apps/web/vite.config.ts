@@ -1,13 +1,15 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { findingWords } from './finding-words';
 
 /** The core is taken as it is written, face by face. */
 const core = fileURLToPath(new URL('../../packages/core/src', import.meta.url));
 
 export default defineConfig({
-  plugins: [react(), findingWords()],
+  // Compressed once when it is built, and not at each request.
+  plugins: [react(), findingWords(), compression({ algorithms: ['gzip'], threshold: 1024 })],
   resolve: {
     alias: [
       { find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` },

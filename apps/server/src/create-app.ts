@@ -6,6 +6,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type ErrorRequestHandler, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -101,7 +102,8 @@ function readBodies(app: NestExpressApplication): void {
 
 /** The built page: its files, and for every other address that is not the API's, the page itself. */
 function servePage(app: NestExpressApplication, folder: string): void {
-  app.use(express.static(folder, { index: false, maxAge: '1y', immutable: true, fallthrough: true }));
+  const asBuilt = { maxAge: '1y', immutable: true, fallthrough: true };
+  app.use(expressStaticGzip(folder, { index: false, serveStatic: asBuilt }));
   app.use((request: Request, response: Response, next: () => void) => {
     if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));

@@ -1,4 +1,4 @@
-import { inOrder, type Station } from '@dialoga/core/model';
+import { childrenOf, inOrder, type Exchange, type Project, type Station } from '@dialoga/core/model';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import type { State } from '../store/store';
@@ -14,11 +14,23 @@ const PLACES: readonly (readonly [words: string, path: (id: string) => string, t
   ['Copies', (id) => `stations/${id}`, 'Copies'],
   ['Views', (id) => `stations/${id}`, 'Views'],
   ['Reserved ranges', (id) => `stations/${id}`, 'Reserved ranges'],
-  ['Tags', (id) => `tags/${id}`],
+  ['Tags', (id) => `tags/${id}`, 'Tags of'],
   ['Import tags', (id) => `tags/${id}/bring-in`],
   ['Setting card', (id) => `stations/${id}/card`],
 ];
 const MOST = 6;
+
+interface TagMap {
+  exchange: Exchange;
+  station: Station;
+}
+
+/** The tag maps in which a station asks others. */
+const mapsOf = (project: Project, station: Station): TagMap[] =>
+  childrenOf(project, 'end', station.id).flatMap((end) => {
+    const exchange = project.get('exchange', end.exchange);
+    return exchange?.kind === 'tag map' && end.calling === 'calls' ? [{ exchange, station }] : [];
+  });
 
 /** `copies of gate`: the cursor goes to that table of that station. */
 export function useTablesOf(): (asked: string) => Action[] {
@@ -39,6 +51,16 @@ export function useTablesOf(): (asked: string) => Action[] {
         void navigate(`/p/${address}/${path(station.id)}`, { state: { table } });
       },
     });
-    return stations.flatMap((station) => places.map((place) => action(station, place))).slice(0, MOST);
+    const matching = 'match tags'.startsWith(words.toLowerCase())
+      ? stations.flatMap((one) => mapsOf(project, one))
+      : [];
+    const match = ({ exchange, station }: TagMap): Action => ({
+      label: `Match tags of ${station.name}: ${exchange.name}`,
+      keys: '',
+      leads: true,
+      run: () => void navigate(`/p/${address}/tags/${station.id}/with/${exchange.id}`),
+    });
+    const tables = stations.flatMap((station) => places.map((place) => action(station, place)));
+    return [...matching.map(match), ...tables].slice(0, MOST);
   };
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useKeys } from '../page/keys';
 import { BoxButton, Section, SectionHead } from '../theme/parts';
 import { Row } from './list-import';
 
@@ -13,24 +14,32 @@ interface Props {
 }
 
 /** What a list would do, and taking it in. */
-export const PreviewHead = ({ words, notes, option, onTake }: Props) => (
-  <Section aria-label="Preview">
-    <SectionHead>
-      <h2>{words}</h2>
-      <p>{notes}</p>
-      <span style={{ marginLeft: 'auto' }}>
-        <Row>
-          {option && (
-            <label>
-              <input type="checkbox" checked={option.checked} onChange={option.onChange} />
-              {option.label}
-            </label>
-          )}
-          <BoxButton onPress={() => onTake?.()} isDisabled={onTake === null}>
-            Import
-          </BoxButton>
-        </Row>
-      </span>
-    </SectionHead>
-  </Section>
-);
+export function PreviewHead({ words, notes, option, onTake }: Props) {
+  useKeys((event) => {
+    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || onTake === null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    onTake();
+  }, 'before all else');
+  return (
+    <Section aria-label="Preview">
+      <SectionHead>
+        <h2>{words}</h2>
+        <p>{notes}</p>
+        <span style={{ marginLeft: 'auto' }}>
+          <Row>
+            {option && (
+              <label>
+                <input type="checkbox" checked={option.checked} onChange={option.onChange} />
+                {option.label}
+              </label>
+            )}
+            <BoxButton aria-keyshortcuts="Control+Enter" onPress={() => onTake?.()} isDisabled={onTake === null}>
+              Import
+            </BoxButton>
+          </Row>
+        </span>
+      </SectionHead>
+    </Section>
+  );
+}

@@ -1,12 +1,13 @@
 import { set } from '@dialoga/core/change';
-import { tagFieldText } from '@dialoga/core/fields';
-import { BINDINGS, childrenOf, type Binding } from '@dialoga/core/model';
+import { readTagContext, readTagField, tagFieldText } from '@dialoga/core/fields';
+import { BINDINGS, childrenOf, type Binding, type Project } from '@dialoga/core/model';
 import { placeText } from '@dialoga/core/place';
 import { bindChanges, type Reconciled, type TagPair } from '@dialoga/core/tags';
 import { NEAR_SCORES } from '@dialoga/core/text';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { useKeys } from '../page/keys';
 import { NothingHere } from '../page/nothing-here';
 import { Grid } from '../grid/grid';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
@@ -78,7 +79,11 @@ export function ReconcilePage() {
   const asking = ends.find((end) => end.calling === 'calls') ?? ends[0];
   const others = ends.filter((end) => end.id !== asking?.id);
   const asked = others.find((end) => end.id === search.get('end')) ?? others[0];
-  const by = (BINDINGS.find((one) => one === search.get('by')) ?? exchange?.binding ?? 'by name') as Binding;
+  const usual = useMemo(
+    () => (asking && asked && asksByAddress(project, asking.station, asked.station) ? 'by address' : 'by name'),
+    [project, asking, asked],
+  );
+  const by = (BINDINGS.find((one) => one === search.get('by')) ?? exchange?.binding ?? usual) as Binding;
   useEffect(() => {
     if (!asking || !asked) return;
     let current = true;
@@ -90,6 +95,17 @@ export function ReconcilePage() {
     };
   }, [project, id, asking, asked, by]);
 
+  // What the page proposes.
+  useKeys((event) => {
+    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || waiving !== null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    accept(acceptable);
+  }, 'before all else');
+
+  const acceptable = (found?.pairs ?? []).filter(
+    (p) => (p.state === 'matched' || p.state === 'nearly') && p.score >= above,
+  );
   if (!exchange || !asking || !asked) {
     return (
       <NothingHere what="There is no such tag map." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
@@ -119,9 +135,6 @@ export function ReconcilePage() {
     params.set(key, value);
     setSearch(params, { replace: true });
   };
-  const acceptable = (found?.pairs ?? []).filter(
-    (p) => (p.state === 'matched' || p.state === 'nearly') && p.score >= above,
-  );
   const leftOver = (found?.pairs ?? []).filter((p) => p.state === 'left over');
   return (
     <>
@@ -163,7 +176,11 @@ export function ReconcilePage() {
               ))}
             </Select>
           </label>
-          <BoxButton isDisabled={acceptable.length === 0} onPress={() => accept(acceptable)}>
+          <BoxButton
+            aria-keyshortcuts="Control+Enter"
+            isDisabled={acceptable.length === 0}
+            onPress={() => accept(acceptable)}
+          >
             Accept {acceptable.length}
           </BoxButton>
           <BoxButton isDisabled={leftOver.length === 0} onPress={() => setWaiving(leftOver)}>
@@ -221,6 +238,13 @@ export function ReconcilePage() {
       };
     });
   }
+}
+
+/** Whether what a station asks for is written as addresses of the other. */
+function asksByAddress(project: Project, asking: string, asked: string): boolean {
+  const context = readTagContext(project, asked);
+  const [first] = childrenOf(project, 'tag', asking).flatMap(({ asks }) => asks ?? []);
+  return first !== undefined && readTagField('place', first, context).problem === null;
 }
 
 function countWords({ counts }: Reconciled, mine: string, theirs: string): string {

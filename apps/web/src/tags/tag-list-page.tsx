@@ -7,7 +7,7 @@ import { useTable } from '../grid/use-table';
 import { COLUMN_SETS, SET_WORDS, type ColumnSet, type ShownColumn } from './tag-columns';
 import { tagLook } from './tag-rows';
 import { asksForTags, pointsOf } from '@dialoga/core/place';
-import { addressAfterTag, pasteTags } from '@dialoga/core/tags';
+import { addressAfterTag, pasteTags, readSample, seriesBySample } from '@dialoga/core/tags';
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
@@ -169,6 +169,13 @@ export function TagListPage() {
         {...table}
         {...link}
         onPaste={(at, { text }) => {
+          const samples = text.split(/\r\n?|\n/).flatMap((line) => (line.trim() === '' ? [] : [readSample(line)]));
+          if (samples.length > 0 && samples.every((sample) => sample !== null)) {
+            const { changes, made, problems } = seriesBySample(project, id, samples, newId);
+            return commit(`Make ${made} tags`, [
+              { changes, problem: problems.length > 0 ? problems.join(' · ') : null },
+            ]);
+          }
           const from = rows.findIndex((row) => row.id === at.row);
           const tags = rows.slice(Math.max(0, from)).flatMap(({ of }) => of?.id ?? []);
           const typed = fields.slice(at.column).map((c) => (c === 'bound' || c === 'from' ? null : c));
@@ -195,8 +202,13 @@ export function TagListPage() {
 }
 
 const freshTag = (station: string, fields: readonly ShownColumn[]): GridRow =>
-  newRow(fields.length, 0, 'new tag', {
+  newRow(fields.length, 0, 'new tag, or Door_01 × 20', {
     begin: (now, _, text) => {
+      const sample = readSample(text);
+      if (sample) {
+        const { changes, made, problems } = seriesBySample(now, station, [sample], newId);
+        return { label: `Make ${made} tags`, edits: [{ changes, problem: problems[0] ?? null }] };
+      }
       const id = newId();
       return {
         label: 'Edit a tag',

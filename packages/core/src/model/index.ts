@@ -42,7 +42,7 @@ export {
   BOOL_PACKINGS,
   BYTE_ORDERS,
   CHARACTER_SIZES,
-  EXCHANGE_KINDS,
+ 
   type ExchangeKind,
   MODULE_KINDS,
   type ModuleKind,

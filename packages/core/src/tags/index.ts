@@ -17,6 +17,7 @@ export { bindChanges } from './match/bind.js';
 export { matchNames } from './match/match.js';
 export { type Reconciled, reconcileTags, type TagPair } from './match/reconcile-tags.js';
 export { pasteTags } from './paste-tags.js';
+export { readSample, seriesBySample } from './series-by-sample.js';
 export { planSeries, seriesChanges } from './series-plan.js';
 export { seriesName } from './series.js';
 export { panelElementsFor } from './signal/panel-elements.js';
