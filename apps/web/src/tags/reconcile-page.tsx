@@ -79,10 +79,8 @@ export function ReconcilePage() {
   const asking = ends.find((end) => end.calling === 'calls') ?? ends[0];
   const others = ends.filter((end) => end.id !== asking?.id);
   const asked = others.find((end) => end.id === search.get('end')) ?? others[0];
-  const usual = useMemo(
-    () => (asking && asked && asksByAddress(project, asking.station, asked.station) ? 'by address' : 'by name'),
-    [project, asking, asked],
-  );
+  const [asks, has] = [asking?.station ?? '', asked?.station ?? ''];
+  const usual = useMemo(() => (asksByAddress(project, asks, has) ? 'by address' : 'by name'), [project, asks, has]);
   const by = (BINDINGS.find((one) => one === search.get('by')) ?? exchange?.binding ?? usual) as Binding;
   useEffect(() => {
     if (!asking || !asked) return;
@@ -95,17 +93,6 @@ export function ReconcilePage() {
     };
   }, [project, id, asking, asked, by]);
 
-  // What the page proposes.
-  useKeys((event) => {
-    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || waiving !== null) return;
-    event.preventDefault();
-    event.stopPropagation();
-    accept(acceptable);
-  }, 'before all else');
-
-  const acceptable = (found?.pairs ?? []).filter(
-    (p) => (p.state === 'matched' || p.state === 'nearly') && p.score >= above,
-  );
   if (!exchange || !asking || !asked) {
     return (
       <NothingHere what="There is no such tag map." back={{ to: `/p/${projectId}/tags`, label: 'All stations' }} />
@@ -135,6 +122,9 @@ export function ReconcilePage() {
     params.set(key, value);
     setSearch(params, { replace: true });
   };
+  const acceptable = (found?.pairs ?? []).filter(
+    (p) => (p.state === 'matched' || p.state === 'nearly') && p.score >= above,
+  );
   const leftOver = (found?.pairs ?? []).filter((p) => p.state === 'left over');
   return (
     <>
@@ -176,13 +166,7 @@ export function ReconcilePage() {
               ))}
             </Select>
           </label>
-          <BoxButton
-            aria-keyshortcuts="Control+Enter"
-            isDisabled={acceptable.length === 0}
-            onPress={() => accept(acceptable)}
-          >
-            Accept {acceptable.length}
-          </BoxButton>
+          <AcceptAll count={acceptable.length} onAccept={waiving ? null : () => accept(acceptable)} />
           <BoxButton isDisabled={leftOver.length === 0} onPress={() => setWaiving(leftOver)}>
             {leftOver.length} not used …
           </BoxButton>
@@ -238,6 +222,21 @@ export function ReconcilePage() {
       };
     });
   }
+}
+
+/** What the page proposes: by its key from anywhere on it. */
+function AcceptAll({ count, onAccept }: { count: number; onAccept: (() => void) | null }) {
+  useKeys((event) => {
+    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || onAccept === null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    onAccept();
+  }, 'before all else');
+  return (
+    <BoxButton aria-keyshortcuts="Control+Enter" isDisabled={count === 0} onPress={() => onAccept?.()}>
+      Accept {count}
+    </BoxButton>
+  );
 }
 
 /** Whether what a station asks for is written as addresses of the other. */

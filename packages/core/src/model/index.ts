@@ -42,7 +42,6 @@ export {
   BOOL_PACKINGS,
   BYTE_ORDERS,
   CHARACTER_SIZES,
- 
   type ExchangeKind,
   MODULE_KINDS,
   type ModuleKind,
