@@ -79,9 +79,8 @@ export function ReconcilePage() {
   const asking = ends.find((end) => end.calling === 'calls') ?? ends[0];
   const others = ends.filter((end) => end.id !== asking?.id);
   const asked = others.find((end) => end.id === search.get('end')) ?? others[0];
-  const [asks, has] = [asking?.station ?? '', asked?.station ?? ''];
-  const usual = useMemo(() => (asksByAddress(project, asks, has) ? 'by address' : 'by name'), [project, asks, has]);
-  const by = (BINDINGS.find((one) => one === search.get('by')) ?? exchange?.binding ?? usual) as Binding;
+  const usual = () => (asksByAddress(project, asking?.station, asked?.station) ? 'by address' : 'by name');
+  const by = (BINDINGS.find((one) => one === search.get('by')) ?? exchange?.binding ?? usual()) as Binding;
   useEffect(() => {
     if (!asking || !asked) return;
     let current = true;
@@ -240,7 +239,7 @@ function AcceptAll({ count, onAccept }: { count: number; onAccept: (() => void) 
 }
 
 /** Whether what a station asks for is written as addresses of the other. */
-function asksByAddress(project: Project, asking: string, asked: string): boolean {
+function asksByAddress(project: Project, asking = '', asked = ''): boolean {
   const context = readTagContext(project, asked);
   const [first] = childrenOf(project, 'tag', asking).flatMap(({ asks }) => asks ?? []);
   return first !== undefined && readTagField('place', first, context).problem === null;
