@@ -104,7 +104,7 @@ test('an exchange of eight lanes between two stations, from two lists of a sprea
   await expectTally(page, 17, 0);
   await page.getByRole('link', { name: /^Findings/ }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Fix all/ }).focus();
+  await page.getByRole('button', { name: 'Fix all of Flow data' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Fix 17 findings' })).toBeFocused();
   await page.keyboard.press('Enter');

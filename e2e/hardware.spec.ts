@@ -115,6 +115,7 @@ test('a hardware list is pasted, compared with the plan, taken in as one step, a
   await page.getByRole('group', { name: 'Columns of the file' }).getByLabel('slot').selectOption('not in the file');
   await expect(page.getByRole('heading', { name: /1 added, 13 changed/ })).toBeVisible();
   await page.getByRole('group', { name: 'Columns of the file' }).getByLabel('slot').selectOption({ label: 'Pos: 0' });
+  await expect(page.getByRole('heading', { name: /0 added, 14 changed/ })).toBeVisible();
   await page.getByRole('button', { name: 'Import', exact: true }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Stations' })).toBeVisible();
   await expectDemo(page, 1);
