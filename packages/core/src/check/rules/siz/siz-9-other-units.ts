@@ -31,6 +31,8 @@ export const otherUnits: Rule = {
       const memory = memoryOf(context.reader, area.id);
       if (!memory) return;
       const puts = area.writers.length > 0 ? [] : context.occupancy.inArea(area.id).filter((use) => use.puts);
+      // Of several that begin at one place always the same is named.
+      puts.sort((a, b) => a.spans[0]!.start - b.spans[0]!.start || (a.id < b.id ? -1 : 1));
       for (const { use } of puts.length > 0 ? unmatchedUses(area, context, 'put') : []) {
         const start = use.spans[0]!.start;
         const found = puts.flatMap((put) => {
