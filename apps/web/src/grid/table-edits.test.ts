@@ -68,6 +68,16 @@ test('a row that reads a line as a whole is given all of its cells, whatever the
     return { ...row, line };
   });
   const { made } = pastedInto(two, { rows, columns: COLUMNS }, { row: 'new', column: 0 }, 'hot\tOven\ncold\tDryer');
+  // Where headings say which is which, the cells go to their columns.
+  const named = pastedInto(
+    two,
+    { rows, columns: COLUMNS },
+    { row: 'new', column: 0 },
+    'Comment\tStation\nwarm\tKiln 2',
+  );
+  expect(
+    named.changes.map(({ after }) => (typeof after === 'string' ? after : (after as { name: string }).name)),
+  ).toEqual(['Kiln 2', 'warm']);
   expect([made, seen]).toEqual([
     2,
     [

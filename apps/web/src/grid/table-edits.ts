@@ -73,7 +73,7 @@ export function pastedInto(
   text: string,
 ): TableChange {
   const working = new Working(project);
-  const { lines, columnOf } = understood(splitBlock(text), columns, at);
+  const { lines, columnOf, headed } = understood(splitBlock(text), columns, at);
   const into = rows.filter((row) => row.tone !== 'second' && row.tone !== 'difference');
   let next = into.findIndex((row) => row.id === at.row);
   if (next < 0) return working.change;
@@ -93,7 +93,7 @@ export function pastedInto(
     const typed = cells.flatMap(({ column, text }) => (column !== null && columns[column] ? [{ column, text }] : []));
     const where = (column: number) => `line ${i + 1}, ${columns[column]?.title ?? ''}`;
     if (isNew(row)) {
-      const begun = row.line && row.cells[at.column]?.editable ? row.line(working.project, line) : null;
+      const begun = !headed && row.line && row.cells[at.column]?.editable ? row.line(working.project, line) : null;
       if (begun) working.change.made += working.take(begun.edits, `line ${i + 1}`) ? 1 : 0;
       else newRow(working, row, typed, i + 1, where);
       if (row.once) next++;
@@ -119,14 +119,14 @@ function understood(
   block: string[][],
   columns: readonly GridColumn[],
   at: CellAt,
-): { lines: string[][]; columnOf: (cell: number) => number | null } {
+): { lines: string[][]; columnOf: (cell: number) => number | null; headed: boolean } {
   const titles = columns.map(({ title }) => title.toLowerCase());
   const named = (block[0] ?? []).map((cell) => titles.indexOf(cell.trim().toLowerCase()));
   const known = named.filter((column) => column >= 0);
   if (block.length < 2 || known.length < 2 || new Set(known).size < known.length) {
-    return { lines: block, columnOf: (cell) => at.column + cell };
+    return { lines: block, columnOf: (cell) => at.column + cell, headed: false };
   }
-  return { lines: block.slice(1), columnOf: (cell) => ((named[cell] ?? -1) < 0 ? null : named[cell]!) };
+  return { lines: block.slice(1), columnOf: (cell) => ((named[cell] ?? -1) < 0 ? null : named[cell]!), headed: true };
 }
 
 /** One line as a new row: what begins it first, then the rest of its cells. */

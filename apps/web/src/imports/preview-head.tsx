@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useKeys } from '../page/keys';
+import { useTakeKey } from '../page/take-key';
 import { BoxButton, Section, SectionHead } from '../theme/parts';
 import { Row } from './list-import';
 
@@ -15,12 +15,7 @@ interface Props {
 
 /** What a list would do, and taking it in. */
 export function PreviewHead({ words, notes, option, onTake }: Props) {
-  useKeys((event) => {
-    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || onTake === null) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onTake();
-  }, 'before all else');
+  useTakeKey(onTake);
   return (
     <Section aria-label="Preview">
       <SectionHead>

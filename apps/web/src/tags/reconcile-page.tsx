@@ -7,7 +7,7 @@ import { NEAR_SCORES } from '@dialoga/core/text';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useKeys } from '../page/keys';
+import { useTakeKey } from '../page/take-key';
 import { NothingHere } from '../page/nothing-here';
 import { Grid } from '../grid/grid';
 import type { GridCell, GridColumn, GridRow } from '../grid/types';
@@ -225,12 +225,7 @@ export function ReconcilePage() {
 
 /** What the page proposes: by its key from anywhere on it. */
 function AcceptAll({ count, onAccept }: { count: number; onAccept: (() => void) | null }) {
-  useKeys((event) => {
-    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || onAccept === null) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onAccept();
-  }, 'before all else');
+  useTakeKey(onAccept);
   return (
     <BoxButton aria-keyshortcuts="Control+Enter" isDisabled={count === 0} onPress={() => onAccept?.()}>
       Accept {count}
