@@ -1,4 +1,4 @@
-import { plantFromLines, type ListedPlant } from '@dialoga/core/fields';
+import { plantFromText, type PlantOfText } from '@dialoga/core/hardware';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
@@ -25,14 +25,15 @@ export function StationList() {
   const project = useStateOf((s) => s.project.project)!;
   const [text, setText] = useState('');
   const asked = useDeferredValue(text);
-  const listed = useMemo(() => plantFromLines(project, asked, newId), [project, asked]);
+  const listed = useMemo(() => plantFromText(project, asked, newId), [project, asked]);
 
   function make() {
-    const plant = plantFromLines(project, text, newId);
-    const { changes, exchanges, problems } = plant;
+    const plant = plantFromText(project, text, newId);
+    const { changes, exchanges, routes, problems } = plant;
     if (changes.length === 0 || dispatch(edit(made(plant), changes)) !== null) return;
     if (problems.length > 0) dispatch(projectSlice.actions.noticed(`Not taken: ${problems.slice(0, 3).join(' · ')}`));
-    void navigate(`/p/${projectId}/${exchanges > 0 ? 'exchanges' : 'stations'}`);
+    if (exchanges === 0 && routes > 0) void navigate(`/p/${projectId}/routes`, { state: { table: 'Routes' } });
+    else void navigate(`/p/${projectId}/${exchanges > 0 ? 'exchanges' : 'stations'}`);
   }
   return (
     <form
@@ -65,16 +66,19 @@ export function StationList() {
   );
 }
 
-function made({ stations, networks, exchanges }: ListedPlant): string {
+function made({ stations, networks, modules, exchanges, routes }: PlantOfText): string {
   const parts = [
     [stations, 'station'],
     [networks, 'network'],
+    [modules, 'module'],
     [exchanges, 'exchange'],
+    [routes, 'route'],
   ] as const;
   return `Make ${parts.flatMap(([n, one]) => (n > 0 ? [count(n, one)] : [])).join(', ')}`;
 }
 
-function wordsOf({ stations, problems }: ListedPlant): string {
-  if (problems.length > 0) return problems.slice(0, 2).join(' · ');
+function wordsOf({ stations, problems }: PlantOfText): string {
+  if (problems.length > 2) return `${problems.slice(0, 2).join(' · ')} · and ${problems.length - 2} more`;
+  if (problems.length > 0) return problems.join(' · ');
   return stations > 0 ? 'each station with its ports and areas as its type begins; Ctrl+Enter makes them' : '';
 }

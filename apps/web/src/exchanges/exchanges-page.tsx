@@ -1,5 +1,4 @@
-import { EXCHANGE } from '@dialoga/core/fields';
-import { createExchange, exchangesByNames } from '@dialoga/core/exchange';
+import { EXCHANGE, exchangeFromLine } from '@dialoga/core/fields';
 import { childrenOf, inOrder, type Exchange, type Project } from '@dialoga/core/model';
 import { refused } from '@dialoga/core/text';
 import { newId } from '../api/new-id';
@@ -21,14 +20,14 @@ const COLUMNS = ['open', 'name', 'kind', 'protocol', 'ends', 'cadence', 'lanes',
 
 /** Two names begin an exchange of the kind that suits them; the dialog asks for more. */
 function begin(now: Project, text: string) {
-  const [named] = exchangesByNames(now, text);
-  if (!named) {
+  const line = exchangeFromLine(now, text, newId);
+  if (!line) {
     const expected = 'write both, as in CutterCtl → BakeCtl, with a kind behind them if you like';
     return { edits: [refused({ found: `“${text}” does not name two stations`, expected })] };
   }
-  const { id, changes } = createExchange(now, named.wish, newId);
+  const { id, changes, unread } = line;
   const made = (after: Project) => after.get('exchange', id);
-  return { label: `New exchange ${named.wish.name}`, edits: [{ changes, problem: null }], made };
+  return { label: 'New exchange', edits: [{ changes, problem: unread.length > 0 ? unread.join('; ') : null }], made };
 }
 
 /** All exchanges with their verdicts. */

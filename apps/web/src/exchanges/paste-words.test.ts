@@ -3,7 +3,7 @@ import { pasteWords } from './paste-words';
 const pasted = (block: string[][], problems: string[] = [], count = block.length) => {
   const headed = block[0]![0] === 'Name';
   const columns = block[0]!.map((heading) => (heading === 'Drawing' ? null : ('name' as const)));
-  return { changes: [], count, problems, understood: { columns, rows: block.slice(headed ? 1 : 0), headed } };
+  return { changes: [], count, tags: 0, problems, understood: { columns, rows: block.slice(headed ? 1 : 0), headed } };
 };
 
 test('one lane is one lane, and several are several', () => {

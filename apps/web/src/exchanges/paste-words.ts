@@ -2,8 +2,9 @@ import type { Pasted } from '@dialoga/core/sheet';
 
 /** What became of a pasted block, in a sentence or three. */
 export function pasteWords(pasted: Pasted, what: string, block: string[][], merged = 0): string {
-  const { understood, problems, count } = pasted;
+  const { understood, problems, count, tags } = pasted;
   const words = [`${count} ${count === 1 ? what.replace(/s$/, '') : what} pasted.`];
+  if (tags > 0) words.push(`${tags} ${tags === 1 ? 'tag was' : 'tags were'} made for names that were not there.`);
   const left = understood.columns.flatMap((column, i) =>
     column === null ? [understood.headed ? `“${block[0]?.[i] ?? ''}”` : `${i + 1}`] : [],
   );

@@ -14,7 +14,7 @@ import {
 } from './sheet-cell';
 
 const [left, right] = [{ id: 'left' } as End, { id: 'right' } as End];
-const pages = { left, right, coupled: false };
+const pages = { left, right, kind: 'peer connection' as const };
 const ROWS: SheetRowRef[] = [
   { of: 'lane', lane: 'a' },
   { of: 'second', lane: 'a' },

@@ -1,4 +1,4 @@
-import type { End } from '@dialoga/core/model';
+import type { End, ExchangeKind } from '@dialoga/core/model';
 import { SHEET_COLUMNS, underColumn, type SecondLineColumn, type SheetColumn } from '@dialoga/core/sheet';
 import type { CellAt, GridRow } from '../grid/types';
 
@@ -51,8 +51,8 @@ export interface SheetCellRef {
 export interface Pages {
   left: End;
   right: End;
-  /** whether a coupler is between them: then each block has a slot */
-  coupled: boolean;
+  /** what stands on the second line depends on it */
+  kind: ExchangeKind;
 }
 
 /** What a place of the grid is on the sheet; null between the pages, and where there is no such row. */
@@ -61,7 +61,7 @@ export function sheetCellAt(rows: readonly SheetGridRow[], at: CellAt, pages: Pa
   const onLeft = at.column < DIFFERENCE_COLUMN;
   const column = SHEET_COLUMNS[at.column - (onLeft ? LEFT_START : RIGHT_START)];
   if (!row || !column) return null;
-  const second = row.of === 'second' ? underColumn(column, pages.coupled) : null;
+  const second = row.of === 'second' ? underColumn(column, pages.kind) : null;
   return { row, end: onLeft ? pages.left : pages.right, column, second };
 }
 

@@ -199,7 +199,7 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridR
         show,
         editable: true,
         muted: true,
-        mono: field === 'told' || field === 'header',
+        mono: field === 'told' || field === 'station' || field === 'header',
         right: field === 'header',
         differs: claim !== undefined && wrong.has(claimCell(claim, [SECOND_FIELDS[field].path])),
         about: SECOND_FIELDS[field],
@@ -210,8 +210,11 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridR
         return wide('trigger', cells.trigger?.text || '');
       }
       if (column === 'name' && cells.slot) return wide('slot', cells.slot.text ? `slot ${cells.slot.text}` : 'slot …');
+      const through = start + SHEET_COLUMNS.indexOf('area');
+      if (column === 'direction' && cells.station) {
+        return { ...wide('station', cells.station.text ? `asks ${cells.station.text}` : ''), through };
+      }
       if (column === 'direction' && cells.open) {
-        const through = start + SHEET_COLUMNS.indexOf('area');
         return { ...wide('open', cells.open.text || 'open to others?'), through };
       }
       if (column === 'address' && cells.told)

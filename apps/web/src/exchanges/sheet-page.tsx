@@ -55,7 +55,7 @@ function Sheet({
     { exchange, pages: { left, right } },
     linked,
   );
-  const pages = { left, right, coupled: exchange.kind === 'coupler area' };
+  const pages = { left, right, kind: exchange.kind };
 
   // Where a link leads: a field of a page's head, or a cell of the grid. Our own moves of the cursor are no links.
   const headField = linked?.kind === 'end' && !own ? cellText(linked) : null;

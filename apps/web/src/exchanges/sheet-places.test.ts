@@ -37,7 +37,7 @@ const rows = (open: string[] = []) =>
     fix: () => undefined,
   });
 const claimAt = (lane: string, end: string) => childrenOf(project, 'claim', lane).find((c) => c.end === end);
-const pages = { left: left!, right: right!, coupled: false };
+const pages = { left: left!, right: right!, kind: 'peer connection' as const };
 
 test('what the address bar names is where its link leads: every cell of every row', () => {
   const all = rows(['pressures', 'setpoints']);
@@ -104,7 +104,7 @@ test('a fix is offered by the rule that found it', () => {
 
 test('what became of a pasted block is said', () => {
   const understood = { columns: ['name', null] as ('name' | null)[], rows: [], headed: true };
-  const words = pasteWords({ changes: [], count: 2, problems: ['a', 'b', 'c', 'd'], understood }, 'values', [
+  const words = pasteWords({ changes: [], count: 2, tags: 0, problems: ['a', 'b', 'c', 'd'], understood }, 'values', [
     ['Symbol', 'Remark'],
   ]);
   expect(words).toBe(

@@ -1,5 +1,5 @@
 import { laneName } from '@dialoga/core/lane';
-import type { Exchange, Project } from '@dialoga/core/model';
+import { childrenOf, type Exchange, type Project } from '@dialoga/core/model';
 import {
   addressAfter,
   editSheet,
@@ -84,9 +84,15 @@ export function useSheetTyping(
     const lane = project.get('lane', id ?? '');
     const values = cell.row.of === 'value' || cell.row.of === 'new value';
     const both = !values && start === 0 && cell.end.id === pages.left.id;
-    const halves = both ? splitPages(project, [pages.left, pages.right], block) : null;
-    const pasted = halves
-      ? pastePages(project, [pages.left, pages.right], id, halves, newId)
+    const shown = [pages.left, pages.right];
+    const others = childrenOf(project, 'end', exchange.id).filter(({ id }) => !shown.some((end) => end.id === id));
+    // As many pages as it has ends, or the two that are shown.
+    const [of] = [[...shown, ...others], shown].flatMap((ends) => {
+      const split = both ? splitPages(project, ends, block) : null;
+      return split ? [{ ends, split }] : [];
+    });
+    const pasted = of
+      ? pastePages(project, of.ends, id, of.split, newId)
       : values && lane
         ? pasteItems(project, cell.end, lane, { key: keyOfRow(cell.row), column: start }, block, newId)
         : pasteLanes(project, cell.end, { lane: id, column: start }, block, newId);

@@ -1,4 +1,5 @@
-import { createExchange, exchangesByNames } from '@dialoga/core/exchange';
+import { exchangesByNames } from '@dialoga/core/exchange';
+import { exchangeAsNamed } from '@dialoga/core/fields';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
@@ -16,13 +17,13 @@ export function useNewExchanges(): (asked: string) => Action[] {
     const { project } = store.getState().project;
     const [, names = ''] = /^(?:new\s+)?exchange\s+(.+)$/i.exec(asked) ?? [];
     if (names === '' || !project) return [];
-    return exchangesByNames(project, names).map(({ wish, protocol }) => ({
-      label: `New ${wish.kind}: ${wish.name}`,
-      keys: `${protocol.name}${protocol.why ? ` (${protocol.why})` : ''}`,
+    return exchangesByNames(project, names).map((named) => ({
+      label: `New ${named.wish.kind}: ${named.wish.name}`,
+      keys: `${named.protocol.name}${named.protocol.why ? ` (${named.protocol.why})` : ''}`,
       leads: true,
       run: () => {
-        const { id, changes } = createExchange(project, wish, newId);
-        if (dispatch(edit(`New exchange ${wish.name}`, changes)) === null)
+        const { id, changes } = exchangeAsNamed(project, named, newId);
+        if (dispatch(edit(`New exchange ${named.wish.name}`, changes)) === null)
           void navigate(`/p/${address}/exchanges/${id}`);
       },
     }));

@@ -14,6 +14,7 @@ const PLACES: readonly (readonly [words: string, path: (id: string) => string, t
   ['Copies', (id) => `stations/${id}`, 'Copies'],
   ['Views', (id) => `stations/${id}`, 'Views'],
   ['Reserved ranges', (id) => `stations/${id}`, 'Reserved ranges'],
+  ['Parts of blocks', (id) => `stations/${id}`, 'Parts of their blocks'],
   ['Tags', (id) => `tags/${id}`, 'Tags of'],
   ['Import tags', (id) => `tags/${id}/bring-in`],
   ['Setting card', (id) => `stations/${id}/card`],
@@ -39,7 +40,7 @@ export function useTablesOf(): (asked: string) => Action[] {
   const store = useStore<State>();
   return (asked) => {
     const { project } = store.getState().project;
-    const [, words = '', name = ''] = /^(.+?)\s+of\s+(.+)$/i.exec(asked) ?? [];
+    const [, words = '', name = ''] = /^(.+)\s+of\s+(.+)$/i.exec(asked) ?? [];
     if (!project || words === '') return [];
     const stations = inOrder(project, 'station').filter((one) => one.name.toLowerCase().startsWith(name.toLowerCase()));
     const places = PLACES.filter(([title]) => title.toLowerCase().startsWith(words.toLowerCase()));

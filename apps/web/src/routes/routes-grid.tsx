@@ -1,6 +1,5 @@
-import { put } from '@dialoga/core/change';
-import { readPair, ROUTE } from '@dialoga/core/fields';
-import { inOrder, orderAfter, type Route } from '@dialoga/core/model';
+import { ROUTE, routeFromLine } from '@dialoga/core/fields';
+import { inOrder } from '@dialoga/core/model';
 import type { Ways } from '@dialoga/core/route';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
@@ -31,21 +30,11 @@ export function RoutesGrid({ ways }: { ways: Ways | null }) {
         hint: 'new route, as A → B',
         by: 'from',
         begin(now, text) {
-          const pair = readPair(now, text);
-          if ('changes' in pair) return { edits: [pair] };
-          const order = orderAfter(inOrder(now, 'route'));
-          const route: Route = {
-            id: newId(),
-            order,
-            from: pair.from.id,
-            to: pair.to.id,
-            port: null,
-            traffic: 'requests',
-            stated: '',
-          };
-          const label = `New route ${pair.from.name} → ${pair.to.name}`;
-          const edits = [{ changes: [put('route', route)], problem: null }];
-          return { label, edits, made: (after) => after.get('route', route.id) };
+          const line = routeFromLine(now, text, newId);
+          if ('problem' in line) return { edits: [{ changes: [], problem: line.problem }] };
+          const { id, name, changes, unread } = line;
+          const edits = [{ changes, problem: unread.length > 0 ? unread.join('; ') : null }];
+          return { label: `New route ${name}`, edits, made: (after) => after.get('route', id) };
         },
       }}
     />

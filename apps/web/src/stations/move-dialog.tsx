@@ -22,6 +22,7 @@ export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
     <AskDialog
       title={title}
       take="Move module"
+      ready
       onTake={() => onTake(along)}
       onClose={onClose}
       outcome={
@@ -71,11 +72,7 @@ export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
           </ul>
           <label>
             These
-            <Select
-              autoFocus
-              value={along ? 'along' : 'stay'}
-              onChange={(event) => setAlong(event.target.value === 'along')}
-            >
+            <Select value={along ? 'along' : 'stay'} onChange={(event) => setAlong(event.target.value === 'along')}>
               <option value="along">move along with their module</option>
               <option value="stay">stay at their address</option>
             </Select>

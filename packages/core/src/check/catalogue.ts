@@ -104,6 +104,7 @@ import { notBound } from './rules/nam/nam-6-not-bound.js';
 import { aliases } from './rules/nam/nam-7-alias.js';
 import { itemTexts } from './rules/nam/nam-8-item-text.js';
 import { seriesCount } from './rules/siz/siz-11-series-count.js';
+import { startContent } from './rules/siz/siz-12-start-content.js';
 import { tagsAtOneAddress } from './rules/pos/pos-10-tags-at-one-address.js';
 import { polarity } from './rules/typ/typ-7-polarity.js';
 import { unusualTable } from './rules/typ/typ-11-unusual-table.js';
@@ -174,6 +175,7 @@ export const RULES: readonly Rule[] = [
   otherUnits,
   moreThanUsed,
   seriesCount,
+  startContent,
   notWhereRead,
   twoWriters,
   reservedRange,

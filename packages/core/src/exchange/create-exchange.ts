@@ -6,7 +6,7 @@ import { inOrder, orderAfter } from '../model/order.js';
 import type { ExchangeKind } from '../model/words.js';
 import { rolesFor } from './kind-protocols.js';
 import { portFor } from './port-for.js';
-import { lanesFromLandings } from './remote-io.js';
+import { lanesMade } from './made-lanes.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import { OTHER_ID } from '../protocol/other.js';
 import type { Project } from '../model/project.js';
@@ -43,12 +43,8 @@ export function createExchange(
     return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
   const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];
-  if (wish.kind !== 'remote I/O') return { id: exchange.id, changes };
-  // Its lanes follow from the landings; with none yet, it begins empty.
+  // Where its lanes follow from landings or rotary switches, it begins with those that there are.
   const begun = apply(project, { id: exchange.id, label: '', changes });
-  if (!begun.ok) return { id: exchange.id, changes };
-  return {
-    id: exchange.id,
-    changes: [...changes, ...lanesFromLandings(project.with(begun.entities), exchange, newId)],
-  };
+  const made = begun.ok ? lanesMade(project.with(begun.entities), exchange, newId) : null;
+  return { id: exchange.id, changes: [...changes, ...(made?.changes ?? [])] };
 }

@@ -51,10 +51,14 @@ export function editAttachment(project: Project, station: string, network: Netwo
 }
 
 /** A port that hangs on nothing, has no address yet, and is made for such a network: it is used before another is made. */
-const idlePort = (project: Project, station: string, { kind }: Network): Port | undefined =>
-  childrenOf(project, 'port', station).find(
+function idlePort(project: Project, station: string, { kind }: Network): Port | undefined {
+  const idle = childrenOf(project, 'port', station).filter(
     (port) => port.network === null && port.address === '' && port.unit === null && (port.mask !== '') === (kind === 'ethernet'),
   );
+  // Of a serial and a radio port, none of which has an address: the one that is called so.
+  const [word = ''] = kind.split(' ');
+  return idle.find(({ name }) => name.toLowerCase().startsWith(word)) ?? idle[0];
+}
 
 /** What a port takes over from what it is attached to. */
 const OF_NETWORK = ['network', 'mask', 'serial', 'electrical', 'lineRole', 'busRate', 'radio'] as const;
@@ -91,12 +95,14 @@ function freshPort(project: Project, station: string, network: Network, id: stri
 const defined = <T extends object>(fields: T): Partial<T> =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Partial<T>;
 
-function fieldsFor(project: Project, network: Network, port: Port, text: string, newId: () => string): FieldEdit {
+function fieldsFor(project: Project, network: Network, known: Port, text: string, newId: () => string): FieldEdit {
+  const radio = network.kind === 'radio' && !known.radio ? freshPort(project, known.station, network, known.id).radio : undefined;
+  const port: Port = radio ? { ...known, radio } : known;
   const miss = () => refused({ found: `“${text}” is not understood here`, expected: WHAT_TO_TYPE[network.kind] });
   if (network.kind === 'ethernet') return ethernet(project, port, text, newId) ?? miss();
   if (network.kind === 'direct cable') return changed(set('port', port, ['name'], text));
   const words = text.split(/[\s,]+/);
-  const changes = [];
+  const changes = radio ? [set('port', known, ['radio'], radio)] : [];
   const [space] = spacesOn(network);
   for (const word of words.map((w) => w.toLowerCase())) {
     if (['unit', 'node', 'end'].includes(word) && (words.length > 1 || network.kind !== 'radio')) continue;

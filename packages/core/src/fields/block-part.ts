@@ -5,6 +5,7 @@ import { entriesInOrder, inOrder, orderAfter } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { ACCESSES, CALLING, MEMBER_USES, SIGNALS } from '../model/words.js';
 import { spanAddresses } from '../place/format-address.js';
+import { formatContent, parseStartContent } from '../data/start-content.js';
 import { formatBits, lengthBits, parseLength } from '../place/length.js';
 import { memoryOf } from '../place/memory.js';
 import { profileBlocks, reservedBlocks, type MemberBlock } from '../profiles/member-block.js';
@@ -137,6 +138,19 @@ const fields = {
     },
     examples: ['yes', 'no'],
     help: 'Whether it is written once, by start values.',
+  },
+  content: {
+    title: 'Contents at start',
+    width: [120, 1],
+    mono: true,
+    text: ({ part }) => part.content ?? '',
+    shown: ({ part: { content = '' } }) => {
+      const known = content === '' ? null : parseStartContent(content);
+      return known?.ok && known.value.of !== 'bytes' ? `${content} = ${formatContent(known.value)}` : undefined;
+    },
+    edit: (row, typed) => store(row, typed === '' ? { content: undefined } : { content: typed, atStart: true }),
+    examples: ['10.8.2.40', '‘BakeCtl’', '16#0A 08'],
+    help: 'What start values write there: an address, a text in quotes with its count before it, or bytes.',
   },
   meaning: {
     title: 'Meaning',

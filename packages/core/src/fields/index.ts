@@ -8,6 +8,7 @@ export { addBlockPart, BLOCK_PART, dropBlockPart, partRef, partsOf } from './blo
 export { ALL_ROWS } from './catalogue.js';
 export { COPY, newCopy } from './copy.js';
 export { editTold, END } from './end.js';
+export { exchangeAsNamed, exchangeFromLine } from './exchange-line.js';
 export { addStep, dropStep, EXCHANGE, STEP } from './exchange.js';
 export { editField, type Editing, entriesOf, type Field, fieldText, pathOf, type RowRef, type Rows } from './field.js';
 export { LANDING } from './landing.js';
@@ -20,9 +21,9 @@ export { addZone, RACK, ZONE } from './rack.js';
 export { addReservation, RESERVATION } from './reservation.js';
 export { addPermitted, EXPECTATION, HELPER, PERMITTED, readPair, ROUTE } from './route.js';
 export { keepForSettingBack, setBack } from './setting-back.js';
+export { routeFromLine } from './route-line.js';
 export { SETTING, settingRows } from './setting.js';
 export { STATION } from './station.js';
-export { type ListedPlant, plantFromLines } from './plant-from-lines.js';
 export { stationFromLine } from './station-line.js';
 export { addMember, addStructure, MEMBER, STRUCTURE } from './structure.js';
 export { addGroup, GROUP, IMPORT, SERIES } from './tag-lists.js';

@@ -5,7 +5,7 @@ import { added, applied, codesOf, edited, theFinding, twoStations, wordsOf } fro
 import { editLaneCell } from '../sheet/edit-cell.js';
 import { editSheet } from '../sheet/edit-sheet.js';
 import { pasteLanes } from '../sheet/paste.js';
-import { splitBlock } from '../sheet/paste-columns.js';
+import { splitBlock } from '../formats/split-block.js';
 import { editField } from '../fields/field.js';
 import { COPY, newCopy } from '../fields/copy.js';
 import { typing } from '../testing/typing.testing.js';

@@ -1,4 +1,4 @@
-import type { FirstArea, FirstPort } from '../model/beginning.js';
+import type { FirstArea, FirstModule, FirstPort, FirstRack } from '../model/beginning.js';
 import type { Profile } from '../model/profile.js';
 import { ASSUMED, type NetworkKind, type Purpose, type Role } from '../model/words.js';
 
@@ -16,13 +16,28 @@ export const beginning = (
   role: Role,
   ports: readonly (readonly [name: string, medium: NetworkKind, purpose?: Purpose])[],
   areas: readonly Area[] = [],
+  rack: FirstRack | null = null,
+  blocks: readonly string[] = [],
 ): Begins => ({
   roles: [role],
   ports: ordered<Omit<FirstPort, 'order'>>(
     ports.map(([name, medium, purpose = 'general']) => [idOf(name), { name, medium, purpose }]),
   ),
   areas: ordered(areas.map((area) => [idOf(area.name), area])),
+  ...(rack ? { rack } : {}),
+  ...(blocks.length > 0 ? { blocks: [...blocks] } : {}),
   source: ASSUMED,
+});
+
+/** A rack of slots from 0 on, with modules in some of them. */
+export const rackOf = (modules: readonly Omit<FirstModule, 'order'>[], rest: Partial<FirstRack> = {}): FirstRack => ({
+  name: 'Rack',
+  size: 10,
+  first: 0,
+  gaps: true,
+  zones: {},
+  modules: ordered(modules.map((module) => [idOf(module.name), module])),
+  ...rest,
 });
 
 export const ETHERNET = ['Ethernet', 'ethernet'] as const;

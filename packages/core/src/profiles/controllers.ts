@@ -1,64 +1,34 @@
 import type { Profile } from '../model/profile.js';
 import { ASSUMED } from '../model/words.js';
-import { beginning, bytes, ETHERNET, words } from './beginnings.js';
+import { beginning, bytes, ETHERNET, rackOf, words } from './beginnings.js';
+import { MODULE_BLOCK, NAMED_MODULE_BLOCK } from './module-block.js';
 
-/** What a communication module of a small controller keeps in its memory: 16 bytes, at one of several places. */
-const BLOCKS: Profile['blocks'] = {
-  communication: {
-    order: 10,
-    name: 'Communication module',
-    areaKind: 'memory',
-    length: 128,
-    firstStart: 3200,
-    startStep: 128,
-    source: ASSUMED,
-    members: {
-      listen: {
-        order: 10,
-        name: 'Listen',
-        offset: 0,
-        bits: 1,
-        use: 'to listen',
-        role: 'listens',
-        signal: 'level',
-        access: 'read and set',
-        meaning: 'answers while it is set',
-      },
-      start: {
+/** The CPU in the first slot, and beside it the module that the network is on. */
+const LARGE_RACK = rackOf([
+  { name: 'CPU', slot: 0, kind: 'CPU' },
+  { name: 'Ethernet module', slot: 1, kind: 'communication', port: 'ethernet' },
+]);
+
+/** The CPU, two slots for communication, and the others for inputs and outputs. */
+const SMALL_RACK = rackOf(
+  [
+    { name: 'CPU', slot: 0, kind: 'CPU' },
+    { name: 'Communication module', slot: 1, kind: 'communication', port: 'ethernet' },
+  ],
+  {
+    size: 8,
+    zones: {
+      communication: { order: 10, name: 'communication', slot: 1, size: 2, kinds: ['communication'], gaps: true },
+      io: {
         order: 20,
-        name: 'Start',
-        offset: 1,
-        bits: 1,
-        use: 'to start',
-        role: 'calls',
-        signal: 'pulse',
-        access: 'read and set',
-        meaning: 'sets the connection up',
-      },
-      ready: {
-        order: 30,
-        name: 'Ready',
-        offset: 16,
-        bits: 1,
-        use: 'interlock',
-        access: 'read',
-        meaning: 'the module has its settings',
-      },
-      up: { order: 40, name: 'Link up', offset: 17, bits: 1, use: 'status', access: 'read' },
-      error: { order: 50, name: 'Error code', offset: 32, bits: 16, use: 'status', access: 'read' },
-      settings: {
-        order: 60,
-        name: 'Settings',
-        offset: 64,
-        bits: 64,
-        use: 'settings',
-        access: 'read and set',
-        atStart: true,
-        meaning: 'written by the start values',
+        name: 'in and out',
+        slot: 3,
+        size: 5,
+        kinds: ['digital input', 'digital output', 'analogue input', 'analogue output', 'counter'],
       },
     },
   },
-};
+);
 
 const REGISTERS: Profile['views'] = {
   r: {
@@ -209,7 +179,20 @@ export const CONTROLLERS: Profile[] = [
     layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
     nameRule: { longest: 12, ...NAMES },
-    blocks: BLOCKS,
+    blocks: { communication: MODULE_BLOCK },
+  },
+  {
+    id: 'profile-small-module',
+    order: 52,
+    name: 'Small controller with a communication module',
+    views: REGISTERS,
+    begins: beginning('controller', [ETHERNET], [words('Registers', 'memory', 2048)], SMALL_RACK, ['communication']),
+    words: {},
+    layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'bit' },
+    limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
+    speaks: { 'modbus-tcp': { roles: ['calls', 'listens'], media: ['ethernet'], source: ASSUMED } },
+    nameRule: { longest: 12, ...NAMES },
+    blocks: { communication: NAMED_MODULE_BLOCK },
   },
   {
     id: 'profile-small-high',
@@ -221,14 +204,14 @@ export const CONTROLLERS: Profile[] = [
     layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
     limits: { connections: { value: 4, source: ASSUMED }, nodes: { value: 32, source: ASSUMED } },
     nameRule: { longest: 12, ...NAMES },
-    blocks: BLOCKS,
+    blocks: { communication: MODULE_BLOCK },
   },
   {
     id: 'profile-large',
     order: 60,
     name: 'Large controller, tags by name',
     views: {},
-    begins: beginning('controller', [ETHERNET]),
+    begins: beginning('controller', [ETHERNET], [], LARGE_RACK),
     words: {},
     layout: { byteOrder: 'low first', registerOrder: 'low first', boolPacking: 'word' },
     limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },
@@ -239,7 +222,7 @@ export const CONTROLLERS: Profile[] = [
     order: 64,
     name: 'Large controller, high byte first',
     views: {},
-    begins: beginning('controller', [ETHERNET]),
+    begins: beginning('controller', [ETHERNET], [], LARGE_RACK),
     words: {},
     layout: { byteOrder: 'high first', registerOrder: 'high first', boolPacking: 'bit' },
     limits: { connections: { value: 32, source: ASSUMED }, nodes: { value: 126, source: ASSUMED } },

@@ -189,7 +189,8 @@ export const FIELD_DEVICES: Profile[] = [
     'Radio base',
     { nodes: 16 },
     {
-      begins: beginning('radio unit', [SERIAL, RADIO]),
+      begins: beginning('radio unit', [SERIAL, RADIO], TABLE_AREAS),
+      views: TABLE_VIEWS,
       speaks: {
         'modbus-rtu': speech(['listens'], ['serial line']),
         'radio-mirror': speech(['listens'], ['radio']),
@@ -201,7 +202,13 @@ export const FIELD_DEVICES: Profile[] = [
       },
     },
   ),
-  profile('profile-radio-unit', 130, 'Radio unit', {}, { begins: beginning('radio unit', [RADIO]) }),
+  profile(
+    'profile-radio-unit',
+    130,
+    'Radio unit',
+    {},
+    { begins: beginning('radio unit', [RADIO]), speaks: { 'radio-mirror': speech(['calls', 'listens'], ['radio']) } },
+  ),
   profile(
     'profile-simulator',
     140,

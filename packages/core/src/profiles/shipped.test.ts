@@ -25,7 +25,7 @@ test('every profile that comes with Dialoga is whole, named once, and each figur
 test('small and large controllers are there in both byte orders', () => {
   for (const size of ['Small', 'Large']) {
     const orders = SHIPPED_PROFILES.filter((p) => p.name.startsWith(size)).map((p) => p.layout.byteOrder);
-    expect(orders.sort()).toEqual(['high first', 'low first']);
+    expect([...new Set(orders)].sort()).toEqual(['high first', 'low first']);
   }
 });
 

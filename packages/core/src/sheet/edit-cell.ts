@@ -70,6 +70,8 @@ export function editLaneCell(
       return { claim: { ...claim, name: clean }, problem: null };
     case 'told':
       return { claim: { ...claim, toldPlace: clean === '' ? null : clean }, problem: null };
+    case 'station':
+      return { claim: { ...claim, toldStation: clean === '' ? null : clean }, problem: null };
     case 'swap': {
       const swap = parseSwap(clean);
       return swap.ok

@@ -30,7 +30,7 @@ export {
   underColumn,
 } from './sheet-fields.js';
 export { type Shift, type Shifted, shiftPage } from './shift.js';
-export { splitBlock } from './paste-columns.js';
+export { splitBlock } from '../formats/split-block.js';
 export { layTwoLists, type ListedSide, type TwoLists, type UnderstoodSide } from './two-lists.js';
 export { type Strip, stripOf, type StripPart } from './strip.js';
 export { pageTotals } from './totals.js';

@@ -61,7 +61,7 @@ export function mirrorLanes(reader: Reader, exchange: Exchange, from: End, to: E
       made.left.push({ name, reason: `its address there, “${told}”, cannot be read: ${read.expected}` });
       continue;
     }
-    const { layout: _own, ...rest } = claim;
+    const { layout: _own, toldStation: _asked, ...rest } = claim;
     const mirrored: Claim = {
       ...rest,
       id: newId(),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { splitBlock } from './paste-columns.js';
+import { splitBlock } from '../formats/split-block.js';
 
 test.each([
   [

@@ -36,10 +36,21 @@ export function understandBlock(block: string[][], startColumn: number, memories
   return { columns, rows: block, headed: false };
 }
 
+/** What stands under a column is known by its own name only. */
+const SECOND_LINE: readonly SecondLineColumn[] = ['slot', 'told', 'station', 'open', 'swap', 'header', 'trigger'];
+
 function headingOf(text: string): SheetColumn | SecondLineColumn | null {
   const clean = text.trim().toLowerCase();
   const column = SHEET_COLUMNS.find((one) => SHEET_FIELDS[one].headings.includes(clean));
-  return column ?? (clean === 'slot' || clean === 'told' ? clean : null);
+  return column ?? SECOND_LINE.find((one) => one === clean) ?? null;
+}
+
+/** A line that says which column is which; none where fewer than two are known. */
+export function headingsOf({ columns }: Pick<Understood, 'columns'>): string[][] {
+  const known = columns.filter((column) => column !== null);
+  const word = (column: Understood['columns'][number]) =>
+    column === null ? '' : column in SHEET_FIELDS ? SHEET_FIELDS[column as SheetColumn].headings[0]! : column;
+  return known.length < 2 ? [] : [columns.map(word)];
 }
 
 type Test = (text: string) => boolean;
@@ -76,22 +87,10 @@ function contentColumns(block: string[][], width: number, memories: readonly Mem
     if (best >= 0) columns[best] = column;
   }
   if (!columns.includes('address') && !columns.includes('type')) return null;
+  const open = columns.flatMap((column, i) => (column === null ? [i] : []));
+  // Where there are no addresses, the names are places: the last of two columns of them.
+  if (memories.length === 0 && open.length > 0) columns[open[Math.min(1, open.length - 1)]!] = 'address';
   const name = columns.indexOf(null);
   if (name >= 0) columns[name] = 'name';
   return columns;
-}
-
-import Papa from 'papaparse';
-
-/**
- * Tab-separated text to rows; empty lines at the end are dropped. A cell that its spreadsheet quoted may hold tabs, quotes
- * and line ends; the latter are spaces here, as a cell has one line. Quotes that do not fit together are left as they are:
- * then every line is a row. [published: RFC 4180, 2: quotes, separators and line ends within cells] [from memory]
- */
-export function splitBlock(text: string): string[][] {
-  const clean = text.replace(/\r\n?/g, '\n').replace(/\n+$/, '');
-  if (clean === '') return [['']];
-  const { data, errors } = Papa.parse<string[]>(clean, { delimiter: '\t', newline: '\n' });
-  const rows = errors.some(({ type }) => type === 'Quotes') ? clean.split('\n').map((line) => line.split('\t')) : data;
-  return rows.map((row) => row.map((cell) => cell.replace(/\s*\n\s*/g, ' ').trim()));
 }

@@ -4,7 +4,7 @@ import { applied, codesOf, edited, twoStations } from '../testing/two-stations.t
 import { childrenOf, entriesInOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { pasteItems, pasteLanes } from './paste.js';
-import { splitBlock } from './paste-columns.js';
+import { splitBlock } from '../formats/split-block.js';
 
 const counter = (prefix: string) => {
   let n = 0;

@@ -1,3 +1,4 @@
+import { apply } from '../change/apply.js';
 import { entityChanges } from '../change/diff.js';
 import { put } from '../change/make.js';
 import type { Change } from '../change/change.js';
@@ -11,10 +12,11 @@ import type { Claim, Place } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Lane } from '../model/lane.js';
 import { childrenOf, entriesInOrder, orderAfter } from '../model/order.js';
-import type { Reader } from '../model/project.js';
+import type { Project, Reader } from '../model/project.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import { lengthUnit } from '../lane/length-unit.js';
 import { withLengthOfType } from './length-of-type.js';
+import { missingTags } from './missing-tags.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from '../lane/side.js';
 import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
@@ -24,24 +26,34 @@ export interface Pasted {
   changes: Change[];
   /** lanes or items touched */
   count: number;
+  /** tags that were made, as rows named what was not there */
+  tags: number;
   problems: string[];
   understood: Understood;
 }
 
-/** Rows pasted over lanes, from one lane on; rows beyond the last make new lanes. */
+/**
+ * Rows pasted over lanes, from one lane on; rows beyond the last make new lanes. At a station that knows its data by name
+ * only, a name that it does not have yet becomes a tag.
+ */
 export function pasteLanes(
-  reader: Reader,
+  project: Project,
   end: End,
   from: { lane: string | null; column: number },
   block: string[][],
   newId: () => string,
 ): Pasted {
-  const memories = memoriesOf(reader, end.station);
+  const memories = memoriesOf(project, end.station);
   const understood = understandBlock(block, from.column, memories);
-  const lanes = childrenOf(reader, 'lane', end.exchange);
+  const lanes = childrenOf(project, 'lane', end.exchange);
   const first = from.lane === null ? lanes.length : lanes.findIndex((l) => l.id === from.lane);
-  const changes: Change[] = [];
+  const changes = missingTags(project, end, understood, newId);
+  const tags = changes.length;
+  const made = apply(project, { id: 'tags', label: '', changes });
+  const reader = made.ok ? project.with(made.entities) : project;
   const problems: string[] = [];
+  // A row that says no place there is the tag of its name.
+  const byName = memories.length === 0 && !understood.columns.includes('address');
   let order = orderAfter(lanes);
   understood.rows.forEach((row, i) => {
     let lane = lanes[first + i];
@@ -59,10 +71,14 @@ export function pasteLanes(
       claim = edited.claim;
       if (edited.problem) problems.push(`line ${i + 1}: ${edited.problem}`);
     }
+    if (byName && claim.place === null && claim.name !== '') {
+      const named = editLaneCell(reader, end, claim, 'address', claim.name);
+      if (named.problem === null) claim = named.claim;
+    }
     if (!understood.columns.includes('length')) claim = withLengthOfType(reader, end, claim);
     changes.push(...entityChanges('claim', before, claim));
   });
-  return { changes, count: understood.rows.length, problems, understood };
+  return { changes, count: understood.rows.length, tags, problems, understood };
 }
 
 type Column = SheetColumn | SecondLineColumn;
@@ -125,7 +141,7 @@ export function pasteItems(
     ...entityChanges('lane', lane, { ...lane, items: laneItems }),
     ...entityChanges('claim', before, claim),
   ];
-  return { changes, count: rows.length, problems, understood };
+  return { changes, count: rows.length, tags: 0, problems, understood };
 }
 
 /** Of an item, only what the block had a column for. */

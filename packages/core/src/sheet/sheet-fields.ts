@@ -1,7 +1,7 @@
-import { OPENNESS, TRIGGERS } from '../model/words.js';
+import { EXCHANGE_KINDS, OPENNESS, TRIGGERS, type ExchangeKind } from '../model/words.js';
 
 /** What stands on the second line under a column. */
-export type SecondLineColumn = 'told' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
+export type SecondLineColumn = 'told' | 'station' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
 
 /** A field of the two-ended sheet: of a lane, of its values, or of the line under a lane. */
 interface SheetField {
@@ -96,7 +96,10 @@ export type SheetColumn = keyof typeof COLUMNS;
 export const SHEET_FIELDS: Readonly<Record<SheetColumn, SheetColumnField>> = COLUMNS;
 export const SHEET_COLUMNS = Object.keys(COLUMNS) as readonly SheetColumn[];
 
-/** What stands under a lane: under its name the slot of a coupler, or else what moves it. */
+/**
+ * What stands under a lane: under its name the slot of a coupler, or else what moves it; under what it does, whom it asks
+ * in the rows of a tag map, or else whether it is open to others.
+ */
 export const SECOND_FIELDS: Readonly<Record<SecondLineColumn, SheetField>> = {
   slot: { title: 'Slot', path: 'slot', help: 'The slot of the coupler on this end’s side.', examples: ['2'] },
   trigger: {
@@ -119,6 +122,12 @@ export const SECOND_FIELDS: Readonly<Record<SecondLineColumn, SheetField>> = {
     examples: ['w1264'],
     help: 'The other end’s place as it was entered here.',
   },
+  station: {
+    title: 'Station asked',
+    path: 'toldStation',
+    examples: ['10.8.2.57:502/57'],
+    help: 'The station that this row asks, where each row says it: address, TCP port and unit.',
+  },
   header: {
     title: 'Header',
     path: 'header',
@@ -133,9 +142,11 @@ export const SECOND_FIELDS: Readonly<Record<SecondLineColumn, SheetField>> = {
   },
 };
 
-/** What stands under a column, where a coupler is between, or not. */
-export const underColumn = (column: SheetColumn, coupled: boolean): SecondLineColumn | null =>
-  column === 'name' && !coupled ? 'trigger' : SHEET_FIELDS[column].under;
+/** What stands under a column in an exchange of a kind. */
+export function underColumn(column: SheetColumn, kind: ExchangeKind): SecondLineColumn | null {
+  if (column === 'name' && kind !== 'coupler area') return 'trigger';
+  return column === 'direction' && kind === 'tag map' ? 'station' : SHEET_FIELDS[column].under;
+}
 
 /** The column that shows a field of a claim, and whether on its second line; null where none does. */
 export function columnOf(path: string): { column: SheetColumn; second: boolean } | null {
@@ -143,7 +154,7 @@ export function columnOf(path: string): { column: SheetColumn; second: boolean }
   const column = [...SHEET_COLUMNS].reverse().find((one) => SHEET_FIELDS[one].path === path);
   if (column) return { column, second: false };
   const under = (Object.keys(SECOND_FIELDS) as SecondLineColumn[]).find((one) => SECOND_FIELDS[one].path === path);
-  const above = SHEET_COLUMNS.find((one) => under === underColumn(one, true) || under === underColumn(one, false));
+  const above = SHEET_COLUMNS.find((one) => EXCHANGE_KINDS.some((kind) => under && under === underColumn(one, kind)));
   return above ? { column: above, second: true } : null;
 }
 

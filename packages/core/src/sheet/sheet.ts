@@ -148,6 +148,7 @@ function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): 
   };
   if (exchange.kind === 'coupler area') cells.slot = cell(typeof claim.slot === 'number' ? String(claim.slot) : '');
   if (exchange.kind === 'shared variables' && end.calling !== 'calls') cells.open = cell(claim.open ?? '');
+  if (exchange.kind === 'tag map' && end.calling !== 'listens') cells.station = cell(claim.toldStation ?? '');
   if (namesOtherPlace(exchange, end) || claim.toldPlace) cells.told = cell(claim.toldPlace ?? '');
   return cells;
 }

@@ -3,6 +3,7 @@ import type { Change } from '../change/change.js';
 import { set } from '../change/make.js';
 import { createExchange } from '../exchange/create-exchange.js';
 import { kindsForPair } from '../exchange/kinds-for-pair.js';
+import { splitBlock } from '../formats/split-block.js';
 import { editField } from '../fields/field.js';
 import { stationFromLine } from '../fields/station-line.js';
 import { STATION } from '../fields/station.js';
@@ -14,12 +15,11 @@ import { childrenOf, inOrder } from '../model/order.js';
 import { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
 import { memoriesOf, type Memory } from '../place/memory.js';
-import { parseAddress } from '../place/parse-address.js';
+import { parseAddress, parseAsWritten } from '../place/parse-address.js';
 import { SHIPPED_PROFILES } from '../profiles/shipped.js';
 import { withoutZeros } from '../text/near.js';
-import { splitBlock, understandBlock, type Understood } from './paste-columns.js';
+import { headingsOf, understandBlock, type Understood } from './paste-columns.js';
 import { pasteLanes } from './paste.js';
-import { SHEET_FIELDS, type SheetColumn } from './sheet-fields.js';
 
 /** One side of an agreement as it is kept there: who, at which address, and its list as it was copied. */
 export interface ListedSide {
@@ -128,7 +128,11 @@ function bestStation(
   newId: () => string,
 ): { changes: Change[]; id: string } {
   const texts = splitBlock(list).flat();
-  const read = ({ memories }: ReadyType) => texts.filter((text) => parseAddress(text, memories).ok).length;
+  const isRead = (text: string, { memories }: ReadyType) => {
+    const place = parseAsWritten(text, memories);
+    return place !== null && typeof place !== 'string';
+  };
+  const read = (type: ReadyType) => texts.filter((text) => isRead(text, type)).length;
   const [best] = readyTypes()
     .map((type) => ({ type, count: read(type) }))
     .sort((a, b) => b.count - a.count);
@@ -152,14 +156,6 @@ function readyTypes(): readonly ReadyType[] {
     return applied.ok ? [{ name, memories: memoriesOf(Project.of({}).with(applied.entities), id) }] : [];
   });
   return types;
-}
-
-/** A line that says which column is which; none where fewer than two are known. */
-function headingsOf({ columns }: Rows): string[][] {
-  const known = columns.filter((column) => column !== null);
-  const word = (column: Rows['columns'][number]) =>
-    column === null ? '' : column in SHEET_FIELDS ? SHEET_FIELDS[column as SheetColumn].headings[0]! : column;
-  return known.length < 2 ? [] : [columns.map(word)];
 }
 
 /** Which row goes with which, and which are left over on either side. */

@@ -4,6 +4,8 @@ import type { Project } from '../model/project.js';
 import type { Tag } from '../model/tag.js';
 import type { FieldEdit } from '../text/field-edit.js';
 import type { TagField } from '../formats/tag-list.js';
+import { splitBlock } from '../formats/split-block.js';
+import { tagBlock } from './paste-tag-columns.js';
 import { newTag } from '../fields/tag.js';
 import { readTagContext, readTagField } from '../fields/tag-field.js';
 
@@ -13,23 +15,22 @@ export interface PasteTarget {
   columns: readonly (TagField | 'name' | 'notUsed' | null)[];
 }
 
-/** Tab-separated text from the cursor on: what stands there is changed, rows beyond become tags. What cannot be read is kept. */
+/**
+ * Tab-separated text from the cursor on: what stands there is changed, rows beyond become tags. Columns are understood by
+ * headings or by what stands in them (`tagBlock`). What cannot be read is kept.
+ */
 export function pasteTags(
   project: Project,
   station: string,
   text: string,
-  { tags, columns }: PasteTarget,
+  { tags, columns: shown }: PasteTarget,
   newId: () => string,
   by = 'not named',
 ): FieldEdit {
-  const rows = text
-    .replace(/\r\n?/g, '\n')
-    .replace(/\n$/, '')
-    .split('\n')
-    .map((line) => line.split('\t'));
   const context = readTagContext(project, station);
+  const { rows, columns, left } = tagBlock(splitBlock(text), shown, context);
   const changes: Change[] = [];
-  const problems: string[] = [];
+  const problems = left.map((column) => `column ${column} was left out: it is none of a tag`);
   let order: number | null = null;
   rows.forEach((cells, i) => {
     const known = project.get('tag', tags[i] ?? '');

@@ -3,10 +3,11 @@ import { IN_TAG, type Claim } from '../model/claim.js';
 import type { Reader } from '../model/project.js';
 import { elementBits } from '../place/tag-memory.js';
 
-/** A claim that was bound to a tag: what of name, type and length was not said follows from the tag. */
+/** A claim that was bound to a whole tag: what of name, type and length was not said follows from the tag. */
 export function withTag(reader: Reader, claim: Claim): Claim {
   const place = readable(claim.place);
-  const tag = place?.view === IN_TAG && place.number === 0 ? reader.get('tag', place.area) : undefined;
+  const tag =
+    place?.view === IN_TAG && place.number === 0 && place.bit === undefined ? reader.get('tag', place.area) : undefined;
   const type = tag && readable(tag.type);
   if (!tag || !type) return claim;
   const bits = elementBits(tag) * type.count;

@@ -9,6 +9,12 @@ export const LIST_COLUMNS = [
   'revision',
   'inputs',
   'outputs',
+  'rotary switch',
+  'read in',
+  'owner',
+  'accepts',
+  'input address',
+  'output address',
 ] as const;
 export type ListColumn = (typeof LIST_COLUMNS)[number];
 
@@ -24,6 +30,12 @@ const HEADINGS: Record<ListColumn, RegExp> = {
   station: /^(station|location|device|cabinet|rack|place|node|gerät|ort|standort|emplacement|anlage)$/i,
   slot: /^(slot|position|pos|place|steckplatz|platz|emplacement n°)\.?$/i,
   revision: /^(revision|rev|version|firmware|fw|ausgabestand|stand|indice)\.?$/i,
+  'rotary switch': /^(rotary( switch)?|dial|switch(es)?|coding switch|drehschalter)$/i,
+  'read in': /^(read in|read back|as read|read)$/i,
+  owner: /^(owner|owned by|controlled by|master)$/i,
+  accepts: /^(accepts|accepted|accepted revisions?)$/i,
+  'input address': /^(input address(es)?|inputs? at|in at|eingangsadresse)$/i,
+  'output address': /^(output address(es)?|outputs? at|out at|ausgangsadresse)$/i,
   inputs: /^(inputs?|in|input bytes|bytes in|eingänge|eingangsbytes)$/i,
   outputs: /^(outputs?|out|output bytes|bytes out|ausgänge|ausgangsbytes)$/i,
 };

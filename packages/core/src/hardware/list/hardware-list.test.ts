@@ -106,7 +106,6 @@ test('each fault is told at its row', () => {
     '2: quantity 2,5 cannot be; write a whole number from 1 to 1000',
   ]);
   expect(faults(`${HEAD}\nD;x;1;X;Digital input;`)).toEqual(['2: slot “x” is not a valid slot; write a whole number']);
-  expect(faults(`${HEAD}\nNobody;1;1;X;Digital input;`)[0]).toContain('2: station “Nobody” is not in the project');
   expect(faults(`${HEAD}\n;1;1;X;Digital input;`)[0]).toContain('2: no station is named');
   expect(faults(`${HEAD}\nD;8;3;X;Digital input;`)).toEqual([
     '2: slot 10 does not exist: the rack of D has slots 0 to 9',

@@ -1,4 +1,4 @@
-import type { ModuleKind } from '../../model/words.js';
+import type { ModuleKind, Role } from '../../model/words.js';
 import type { ColumnChoice, ListColumn } from './columns.js';
 import type { TextTable } from '../../formats/text-table.js';
 
@@ -15,11 +15,26 @@ export interface ListRow {
   kind: ModuleKind;
   inputs: number | null;
   outputs: number | null;
+  /** what its rotary switch is set to; empty: it has none */
+  dial: string;
+  /** whether that was read in; null: not said */
+  dialRead: boolean | null;
+  /** whose it is, the revisions that one accepts, and where it lands there, as written; empty: not said */
+  owner: string;
+  accepts: string;
+  inputsAt: string;
+  outputsAt: string;
+  /** slots of the rack that the row is; null: it is none, or does not say */
+  slots: number | null;
+  /** what kind of station the row is, where it is one itself and no module */
+  is: Role | null;
   /** why it is no module; null: it is one */
   aside: string | null;
   /** what is wrong with it, and what would be right */
   fault: string | null;
 }
+
+const THE_RACK = 'the rack itself';
 
 const NO_MODULES: readonly (readonly [RegExp, string])[] = [
   [/\brails?\b|hutschiene|profilschiene/i, 'a rail'],
@@ -27,8 +42,15 @@ const NO_MODULES: readonly (readonly [RegExp, string])[] = [
   [/power suppl|\bpsu\b|netzteil|stromversorgung|alimentation/i, 'a power supply'],
   [/\bterminals?\b|klemme|connector|stecker|bus cover|end cover/i, 'a terminal or connector'],
   [/\blabels?\b|\bscrews?\b|marking|beschriftung|schraube/i, 'small parts'],
-  [/\bracks?\b|\bbackplane\b|baugruppenträger|base plate/i, 'the rack itself'],
+  [/\bracks?\b|\bbackplane\b|baugruppenträger|base plate/i, THE_RACK],
   [/licen[cs]e|software/i, 'software'],
+];
+
+/** Rows that are a station themselves. */
+const STATIONS: readonly (readonly [RegExp, Role])[] = [
+  [/operator panel|touch panel|\bhmi\b|bedienfeld/i, 'operator panel'],
+  [/\bscada\b|panel pc|leitrechner/i, 'SCADA station'],
+  [/workstation|laptop/i, 'workstation'],
 ];
 
 const KINDS: readonly (readonly [RegExp, ModuleKind])[] = [
@@ -56,7 +78,8 @@ export function listRows(table: TextTable, heading: number, columns: ColumnChoic
     const orderCode = text('order code');
     const words = `${description} ${orderCode}`;
     const [quantity, slot] = [numberIn(text('quantity')), numberIn(text('slot'))];
-    const aside = NO_MODULES.find(([word]) => word.test(description))?.[1] ?? null;
+    const is = STATIONS.find(([word]) => word.test(description))?.[1] ?? null;
+    const aside = is ? 'a station itself' : (NO_MODULES.find(([word]) => word.test(description))?.[1] ?? null);
     const row: ListRow = {
       line,
       station,
@@ -68,6 +91,14 @@ export function listRows(table: TextTable, heading: number, columns: ColumnChoic
       kind: KINDS.find(([word]) => word.test(words))?.[1] ?? 'other',
       inputs: wholeOrNull(text('inputs')),
       outputs: wholeOrNull(text('outputs')),
+      dial: text('rotary switch'),
+      dialRead: text('read in') === '' ? null : /^(y|yes|x|1|true|ja|oui)$/i.test(text('read in')),
+      owner: text('owner'),
+      accepts: text('accepts'),
+      inputsAt: text('input address'),
+      outputsAt: text('output address'),
+      slots: aside === THE_RACK ? wholeOrNull(/(\d+)[\s-]*slots?\b/i.exec(description)?.[1] ?? '') : null,
+      is,
       aside: aside ?? (description === '' && orderCode === '' ? 'it names nothing' : null),
       fault: null,
     };

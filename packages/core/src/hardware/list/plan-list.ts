@@ -1,11 +1,15 @@
+import { apply } from '../../change/apply.js';
 import type { Change } from '../../change/change.js';
 import { put, set } from '../../change/make.js';
 import { childrenOf, inOrder, orderAfter } from '../../model/order.js';
 import type { Module, SeenModule } from '../../model/module.js';
 import type { Project } from '../../model/project.js';
+import type { Station } from '../../model/station.js';
 import type { Rack } from '../../model/rack.js';
 import { isInRack, lastSlot, placeFault } from '../../rack/slots.js';
+import { landingsFor } from './landings.js';
 import type { ListRow } from './list-rows.js';
+import { listedStations } from './listed-stations.js';
 
 /** What becomes of one module of the list. */
 export interface ListedModule {
@@ -25,6 +29,8 @@ export interface ListPlan {
   faults: readonly { row: ListRow; sentence: string }[];
   /** planned modules of the stations named that the list does not have */
   dropped: readonly { module: Module; station: string }[];
+  /** stations that were not there yet */
+  stations: readonly Station[];
   /** new racks for stations that have none */
   racks: readonly Rack[];
   changes: Change[];
@@ -36,8 +42,7 @@ export interface ListPlan {
  * difference is found. Modules that the list lacks stay; they are named.
  */
 export function planList(project: Project, rows: readonly ListRow[], source: string, newId: () => string): ListPlan {
-  const stations = new Map(inOrder(project, 'station').map((s) => [s.name.toLowerCase(), s]));
-  const names = [...stations.values()].map((s) => s.name);
+  const { byName: stations, made: fresh, changes: begun } = listedStations(project, rows, newId);
   const faults: { row: ListRow; sentence: string }[] = [];
   const modules: ListedModule[] = [];
   const racks = new Map<string, Rack>();
@@ -50,13 +55,11 @@ export function planList(project: Project, rows: readonly ListRow[], source: str
       faults.push({ row, sentence: row.fault });
       continue;
     }
-    const station = stations.get(row.station.toLowerCase());
-    if (!station) {
-      const known = names.slice(0, 6).join(', ');
-      faults.push({
-        row,
-        sentence: `station “${row.station}” is not in the project; there are ${known || 'none yet'}`,
-      });
+    const station = stations.get(row.station.toLowerCase())!;
+    if (row.owner !== '' && !stations.has(row.owner.toLowerCase())) {
+      const known = inOrder(project, 'station').map(({ name }) => name);
+      const sentence = `its owner “${row.owner}” is no station; there are ${known.slice(0, 6).join(', ') || 'none yet'}`;
+      faults.push({ row, sentence });
       continue;
     }
     const rack = racks.get(station.id) ?? childrenOf(project, 'rack', station.id)[0] ?? newRack(station.id, newId());
@@ -81,15 +84,32 @@ export function planList(project: Project, rows: readonly ListRow[], source: str
   const dropped = touched
     .filter(({ m }) => !used.has(m.id))
     .map(({ rack, m }) => ({ module: m, station: project.get('station', rack.station)?.name ?? '' }));
-  const fresh = [...racks.values()].filter((rack) => !project.get('rack', rack.id));
-  const sized = fresh.map((rack) => ({ ...rack, size: sizeFor(rack, modules) }));
+  const slotsOf = ({ station }: Rack): number => {
+    const named = (row: ListRow) => stations.get(row.station.toLowerCase())?.id === station;
+    return rows.find((row) => row.slots !== null && named(row))?.slots ?? 0;
+  };
+  const sized = [...racks.values()]
+    .filter((rack) => !project.get('rack', rack.id))
+    .map((rack) => ({ ...rack, size: sizeFor(rack, modules, slotsOf(rack)) }));
+  const changes = [
+    ...begun,
+    ...sized.map((rack) => put('rack', rack)),
+    ...modules.flatMap((m) => changesFor(project, m)),
+  ];
+  const after = apply(project, { id: 'list', label: '', changes });
+  const owned = modules.flatMap(({ row, module }) => {
+    const owner = stations.get(row.owner.toLowerCase());
+    return owner ? [{ row, module, owner: owner.id }] : [];
+  });
+  const landings = after.ok ? landingsFor(project.with(after.entities), owned, newId) : [];
   return {
     modules,
     aside: rows.filter((row) => row.aside !== null),
     faults,
     dropped,
     racks: sized,
-    changes: [...sized.map((rack) => put('rack', rack)), ...modules.flatMap((m) => changesFor(project, m))],
+    stations: fresh,
+    changes: [...changes, ...landings],
   };
 }
 
@@ -118,9 +138,9 @@ const newRack = (station: string, id: string): Rack => ({
   takes: [],
 });
 
-const sizeFor = (rack: Rack, modules: readonly ListedModule[]): number => {
+const sizeFor = (rack: Rack, modules: readonly ListedModule[], said: number): number => {
   const own = modules.filter((m) => m.module.rack === rack.id);
-  return Math.max(8, own.length, ...own.map((m) => (m.module.slot ?? 0) + 1));
+  return Math.max(said || 8, own.length, ...own.map((m) => (m.module.slot ?? 0) + 1));
 };
 
 function listed(
@@ -146,6 +166,7 @@ function listed(
       inputs: row.inputs ?? 0,
       outputs: row.outputs ?? 0,
       listed: seen,
+      ...(row.dial === '' ? {} : { dial: row.dial, ...(row.dialRead === null ? {} : { dialRead: row.dialRead }) }),
     };
     return { row, what: 'added', station, module, differs: [] };
   }

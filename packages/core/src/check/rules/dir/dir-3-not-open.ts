@@ -48,7 +48,8 @@ export const notOpen: Rule = {
         const local = comparison.exchange.transfer !== 'requests' || named(comparison) ? tag?.program : undefined;
         if (!local && (!open || open === 'may set')) continue;
         const users = comparison.sides.filter((user) => {
-          if (user === owner) return false;
+          // Of partners that are chosen from at run time none has to do with another.
+          if (user === owner || (user.end.permitted && owner.end.permitted)) return false;
           return local || open !== 'may read' || setsIt(user);
         });
         // One that is closed is so for all: those that only read it, and those that set it.

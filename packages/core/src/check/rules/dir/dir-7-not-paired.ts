@@ -1,6 +1,7 @@
 import { set } from '../../../change/make.js';
 import type { Side } from '../../../lane/side.js';
 import { TOLD_WORDS } from '../../../told/told.js';
+import { lanesMade } from '../../../exchange/made-lanes.js';
 import { childrenOf } from '../../../model/order.js';
 import type { ReferenceField } from '../../../model/words.js';
 import { protocolOf } from '../../../protocol/catalogue.js';
@@ -128,7 +129,16 @@ export const notPaired: Rule = {
     },
   },
   fixes(finding, reader) {
-    if (finding.message === 'notFollowed') return [];
+    if (finding.message === 'notFollowed') {
+      const exchange = reader.get('exchange', finding.about.id);
+      let n = 0;
+      const made = exchange && lanesMade(reader, exchange, () => `${exchange.id}-made-${++n}`);
+      // An id that is taken already was made by this fix before, and what it made was changed since.
+      const taken = made?.changes.some(
+        ({ kind, id, path, before }) => path.length === 0 && before === undefined && reader.get(kind, id),
+      );
+      return made && !taken ? [{ label: `lanes as the ${made.from} say`, changes: made.changes }] : [];
+    }
     if (finding.message !== 'slots') {
       const { a, b, aValue, bValue, field } = finding.params;
       return finding.cells.flatMap((cell, i) => {

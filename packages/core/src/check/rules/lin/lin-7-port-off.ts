@@ -3,6 +3,7 @@ import type { End } from '../../../model/end.js';
 import type { Exchange } from '../../../model/exchange.js';
 import { childrenOf } from '../../../model/order.js';
 import type { Port } from '../../../model/port.js';
+import type { Role } from '../../../model/words.js';
 import { protocolAt } from '../../../protocol/catalogue.js';
 import type { Reader } from '../../../model/project.js';
 import { readAddressesOf } from '../../../wiring/port-addresses.js';
@@ -184,13 +185,14 @@ function missingAt(reader: Reader, port: Port, exchange: Exchange, end: End): 'u
 
 /**
  * Tools plug in anywhere; which of two ports they should take is said by ADR 17. What an I/O device answers at its I/O port is
- * its I/O, whoever asks for it.
+ * its I/O, whoever asks for it; what a panel exchanges at its panel port is for the panel, whatever the kind.
  */
 function suits(reader: Reader, { purpose }: Port, { kind, transfer }: Exchange, end: End): boolean {
   if (kind === 'service link' || purpose === 'general') return true;
   if (purpose === 'programming') return false;
-  if (purpose === 'panel') return kind === 'tag map';
-  if (end.calling === 'listens' && reader.get('station', end.station)?.roles.includes('remote I/O head')) return true;
+  const is = (role: Role) => reader.get('station', end.station)?.roles.includes(role) ?? false;
+  if (purpose === 'panel') return kind === 'tag map' || is('operator panel');
+  if (end.calling === 'listens' && is('remote I/O head')) return true;
   return kind !== 'tag map' && (kind !== 'peer connection' || transfer === 'cyclic blocks' || end.calling === null);
 }
 
