@@ -50,6 +50,11 @@ task(JOBS.panel, async (doing) => {
   await doing.sees(page.getByRole('button', { name: 'Accept 60' }));
   await doing.press('Control+Enter');
   await doing.sees(page.getByText(/60 bound, 0 matched, 0 nearly/));
+  // The entry field on a tag that is only read is found, and no other.
+  const { engine, project: bound } = await doing.outcome();
+  const locked = [...engine.findings.values()].filter(({ code }) => code === 'DIR 2');
+  expect(locked.map(({ params }) => params.aName ?? params.tag)).toEqual(['P_State_4']);
+  expect(bound.count('lane')).toBe(60);
   await doing.fixAll();
 
   const project = await expectAgreed(doing, 60);

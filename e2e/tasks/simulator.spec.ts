@@ -14,7 +14,16 @@ const LIST = [
 
 task(JOBS.simulator, async (doing) => {
   const { page } = doing;
-  await doing.paste(['LineCtl\tbyte memory\t10.8.7.1/24', 'LineSim\tsimulator\t10.8.7.9', 'LineSim → LineCtl']);
+  // Its physical inputs begin at %IX0.0; what the simulator sets lies beside them, from %MX600.0 on.
+  await doing.paste([
+    'LineCtl\tbyte memory\t10.8.7.1/24',
+    'LineSim\tsimulator\t10.8.7.9',
+    'LineSim → LineCtl',
+    '',
+    'Station\tSlot\tOrder code\tDescription\tIn\tOwner',
+    'LineCtl\t1\tDI-32\tDigital input\t4\tLineCtl',
+    '\t2\tDI-32\tDigital input\t4\tLineCtl',
+  ]);
   await doing.press('Control+Enter');
   await doing.focused('Exchanges');
   await doing.find('import tags of LineCtl');

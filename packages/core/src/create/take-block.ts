@@ -39,6 +39,7 @@ export function takeBlock(project: Project, station: Station, { block }: Offered
     ...(typeof block.firstStart === 'number' ? { firstStart: block.firstStart } : {}),
     ...(typeof block.lastStart === 'number' ? { lastStart: block.lastStart } : {}),
     ...(typeof block.startStep === 'number' ? { startStep: block.startStep } : {}),
+    ...(block.puts ? { puts: true } : {}),
     members: { ...block.members },
   };
   return [set('area', area, ['reservations', id], reservation)];

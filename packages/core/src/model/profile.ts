@@ -79,6 +79,8 @@ export class ReservedBlock {
   @IsOptional() @IsInt() @Min(0) firstStart?: number | null;
   @IsOptional() @IsInt() @Min(0) lastStart?: number | null;
   @IsOptional() @IsInt() @Min(1) startStep?: number | null;
+  /** it puts data there of itself: exchanges may send that on, but put nothing there */
+  @IsOptional() @IsBoolean() puts?: boolean;
   @RecordOf(() => BlockMember) members!: Record<string, BlockMember>;
   @IsString() @AtMost(500) source!: string;
 }

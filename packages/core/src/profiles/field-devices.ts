@@ -51,6 +51,28 @@ const TABLE_AREAS = [
   words('Holding registers', 'holding registers', 1000),
 ];
 
+/** What a memory gateway says of itself and of its lines, near the end of its memory. */
+const STATUS_WORDS: NonNullable<Profile['blocks']>[string] = {
+  order: 10,
+  name: 'Status words',
+  areaKind: 'gateway memory',
+  length: 16 * 16,
+  firstStart: 4000 * 16,
+  puts: true,
+  members: {
+    lines: {
+      order: 10,
+      name: 'Status of the lines',
+      offset: 0,
+      bits: 16,
+      use: 'status',
+      access: 'read',
+      meaning: 'bit 0: all units answer',
+    },
+  },
+  source: ASSUMED,
+};
+
 const RADIO = ['Radio', 'radio'] as const;
 
 /** Gateways, couplers, telemetry, radio and what else stands between or around them. */
@@ -72,9 +94,10 @@ export const FIELD_DEVICES: Profile[] = [
     'profile-memory-gateway',
     80,
     'Memory gateway',
-    { connections: 16, nodes: 32 },
+    { connections: 6, nodes: 32 },
     {
-      begins: beginning('gateway', [ETHERNET, SERIAL], [words('Memory', 'gateway memory', 4096)]),
+      begins: beginning('gateway', [ETHERNET, SERIAL], [words('Memory', 'gateway memory', 4096)], null, ['status']),
+      blocks: { status: STATUS_WORDS },
       views: {
         'gateway-words': {
           order: 10,

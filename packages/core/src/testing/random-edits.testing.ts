@@ -564,7 +564,9 @@ const INSIDE: readonly Field[] = [
       {},
       { r: { order: 1, start: 3840, length: 64, owner: 'module', firstStart: 3200, startStep: 800 } },
       { r: { order: 1, start: 3200, length: 64, owner: 'module', puts: true, members: { m: LISTEN } } },
-      { r: { order: 1, start: 3200, length: 64, owner: 'module', members: { m: { ...LISTEN, content: '10.0.0.12' } } } },
+      {
+        r: { order: 1, start: 3200, length: 64, owner: 'module', members: { m: { ...LISTEN, content: '10.0.0.12' } } },
+      },
     ],
   ],
   ['exchange', 'start', [null, { s: { order: 1, end: 'ya', does: 'sets it', member: 'areac r m' } }], /^y/],
