@@ -1,4 +1,5 @@
 import { cell, expect, expectStored, expectTally, pasteText, test, typeCells } from './app';
+import { pick } from './picking';
 
 test('stations, areas, views, an exchange of another protocol and a lane, from nothing and by keyboard', async ({
   page,
@@ -44,7 +45,7 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
   await page.keyboard.type('Duty');
-  await page.getByLabel('Protocol').selectOption('Other');
+  await pick(page, 'Protocol', /^Other/);
   await page.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Duty, both ends' })).toBeVisible();
   await page.getByLabel('Address entered at Pump').fill('192.168.4.2');
@@ -61,11 +62,11 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
 
   // The exchange carries bytes: with another order at one end, it no longer agrees, and says so.
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
-  await page.getByLabel('carries').selectOption('words');
+  await pick(page, 'carries', 'words');
   await expectStored(page);
   await page.getByRole('link', { name: 'Stations', exact: true }).press('Enter');
   await page.getByRole('gridcell', { name: 'Open Valve' }).click();
-  await page.getByLabel('words of a longer value').selectOption('low first');
+  await pick(page, 'words of a longer value', 'low first');
   await expectTally(page, 1, 0);
   await expect(page.locator('footer')).toContainText('TYP 5');
   await page.keyboard.press('Alt+PageDown');

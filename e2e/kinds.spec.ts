@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, expectDemo, expectStored, test } from './app';
+import { pick } from './picking';
 
 const row = (page: Page, lane: string) => page.locator(`[role=row][data-id="lane:${lane}"]`);
 const second = (page: Page, lane: string, column: number) =>
@@ -38,7 +39,7 @@ test('one variable to many: who declares less, and which is closed; opened by ty
   await page.keyboard.press('Enter');
   await expectDemo(page, -1);
   // Another taker on the right page: it takes the temperatures, and says nothing of the doors.
-  await page.getByRole('combobox', { name: 'Station of the right page' }).selectOption({ label: 'AisleSim' });
+  await pick(page, 'Station of the right page', 'AisleSim');
   await expect(row(page, 'store-temperatures')).toContainText('StoreTemperatures');
   await expect(row(page, 'door-counts')).toContainText('not filled in');
   await expectStored(page);
@@ -49,13 +50,13 @@ test('what happens on a lost link is asked for, and answered in the settings', a
   await expectDemo(page);
   await page.getByRole('button', { name: 'Settings' }).press('Enter');
   const loss = page.getByRole('group', { name: 'On a lost link' });
-  await loss.getByRole('combobox', { name: 'the sinks' }).selectOption('go to zero');
-  await loss.getByRole('combobox', { name: 'the source' }).selectOption('is told by a status');
+  await pick(loss, 'the sinks', 'go to zero');
+  await pick(loss, 'the source', 'is told by a status');
   // Each of the three is asked for.
   await expectDemo(page);
-  await loss.getByRole('combobox', { name: 'outputs on reconnection' }).selectOption('come back by themselves');
+  await pick(loss, 'outputs on reconnection', 'come back by themselves');
   await expectDemo(page);
-  await loss.getByRole('combobox', { name: 'outputs on reconnection' }).selectOption('wait for a release');
+  await pick(loss, 'outputs on reconnection', 'wait for a release');
   await expectDemo(page, 0, -1);
   await expectStored(page);
 });
@@ -69,9 +70,9 @@ test('remote I/O from nothing: its lanes follow the landings, and follow again w
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
   await page.keyboard.type('Own modules');
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Kind').selectOption('remote I/O');
-  await dialog.getByLabel('Left station (controller)').selectOption({ label: 'PlantCtl' });
-  await dialog.getByLabel('Right station (head)').selectOption({ label: 'EvapHead' });
+  await pick(dialog, 'Kind', 'remote I/O');
+  await pick(dialog, 'Left station (controller)', 'PlantCtl');
+  await pick(dialog, 'Right station (head)', 'EvapHead');
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Own modules, both ends' })).toBeFocused();
   // Four inputs, and the outputs that PlantCtl says it owns: Fans, Valves and Heaters.
@@ -114,7 +115,7 @@ test('where a meter’s reading goes, and what a point of the SCADA station come
   await expect(dialog).toBeHidden();
   await page.goto(page.url().replace('meters', 'readings'));
   await expectDemo(page);
-  await page.getByRole('combobox', { name: 'Station of the right page' }).selectOption({ label: 'ControlRoom' });
+  await pick(page, 'Station of the right page', 'ControlRoom');
   await row(page, 'all-readings').locator('[data-column="8"]').click();
   await page.keyboard.press('Control+J');
   await expect(dialog.getByRole('list').last()).toContainText('WaterMeter');

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { cell, expect, expectDemo, expectStored, test, typeCells } from './app';
+import { pick } from './picking';
 
 const row = (page: Page, lane: string) => page.locator(`[role=row][data-id="lane:${lane}"]`);
 
@@ -37,7 +38,7 @@ test('where a reading goes: through copy and swap, with its bytes at each hop, i
 }) => {
   await page.goto(`${app.url}/p/${await app.demo()}/exchanges/meters`);
   await expectDemo(page);
-  await page.getByRole('combobox', { name: 'Station of the right page' }).selectOption({ label: 'Meter1' });
+  await pick(page, 'Station of the right page', 'Meter1');
   await row(page, 'meter1-readings').locator('[data-column="8"]').click();
   await page.keyboard.press('Control+J');
   const dialog = page.getByRole('dialog');
@@ -82,9 +83,9 @@ test('a generic connection from a manual: instances, elements of 32 bits, and wh
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
   await page.keyboard.type('Weighing');
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Protocol').selectOption('cip');
-  await dialog.getByLabel('Left station (calls)').selectOption({ label: 'PlantCtl' });
-  await dialog.getByLabel('Right station (listens)').selectOption({ label: 'AisleSim' });
+  await pick(dialog, 'Protocol', /^Common Industrial Protocol/);
+  await pick(dialog, 'Left station (calls)', 'PlantCtl');
+  await pick(dialog, 'Right station (listens)', 'AisleSim');
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   const sheet = page.getByRole('grid', { name: 'Weighing, both ends' });
   await expect(sheet).toBeFocused();
@@ -167,7 +168,7 @@ test('a structure: typed member by member, laid out at both ends, and the first 
   }
   await expect(row(page, 'dock-permits')).toContainText('Pump');
   await page.goto(`${app.url}/p/${id}/stations/dockctl`);
-  await page.getByLabel('longer values at').selectOption('1');
+  await pick(page, 'longer values at', 'any byte');
   await page.goto(`${app.url}/p/${id}/exchanges/docks`);
   await expect(page.locator('main')).toContainText('Speed at byte 2 of 8 bytes');
   await expect(page.locator('main')).toContainText('Speed at byte 1 of 7 bytes');

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { typeCells } from './app';
+import { pick, picker } from './picking';
 
 /** A new project, begun on the page of projects. */
 export async function beginProject(page: Page, url: string, name: string): Promise<void> {
@@ -64,20 +65,18 @@ export async function beginExchange(
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
   await page.keyboard.type(name);
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Kind').selectOption(kind);
-  await dialog.getByLabel(/^Left/).selectOption({ label: left });
-  await dialog.getByLabel(/^Right/).selectOption({ label: right });
+  await pick(dialog, 'Kind', kind);
+  await pick(dialog, /Left station/, left);
+  await pick(dialog, /Right station/, right);
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(dialog).toBeHidden();
 }
 
 /** Into the field with this label: chosen where it is a choice, else typed. */
 export async function typeField(page: Page, label: string, value: string): Promise<void> {
-  const field = page.getByLabel(label, { exact: true });
-  if ((await field.evaluate((element) => element.tagName)) === 'SELECT') {
-    await field.selectOption({ label: value });
-    return;
-  }
+  const field = page.getByRole('textbox', { name: label, exact: true });
+  await expect(field.or(picker(page, label))).toBeVisible();
+  if (!(await field.isVisible())) return pick(page, label, value);
   await field.fill(value);
   await field.press('Enter');
 }

@@ -23,7 +23,7 @@ const trackOf = (width: Field<never>['width']): string =>
 /** The columns of these fields. */
 export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: readonly Id[]): GridColumn[] {
   return columns.map((id): GridColumn => {
-    const { title, width, right, names, counts, quiet } = of.fields[id];
+    const { title, width, right, names, counts, quiet, help } = of.fields[id];
     return {
       id,
       title,
@@ -31,6 +31,7 @@ export function columnsOf<Row, Id extends string>(of: Rows<Row, Id>, columns: re
       right: right ?? false,
       names: names ?? false,
       quiet: quiet ?? false,
+      ...(help === undefined ? {} : { help }),
       ...(counts ? { fills: 'series' } : {}),
     };
   });

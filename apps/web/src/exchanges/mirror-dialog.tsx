@@ -1,8 +1,9 @@
 import type { End, Exchange, Project } from '@dialoga/core/model';
 import { mirrorLanes, type Mirrored } from '@dialoga/core/sheet';
 import { useState } from 'react';
+import { Choice } from '../forms/choice';
 import { newId } from '../api/new-id';
-import { Code, Select } from '../theme/parts';
+import { Code } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
 
@@ -61,17 +62,16 @@ export function MirrorDialog({ project, exchange, ends: [left, right], onMirror,
         </>
       }
     >
-      <label>
-        From
-        <Select
-          autoFocus={rows.length === 0}
-          value={way}
-          onChange={(event) => setWay(event.target.value as typeof way)}
-        >
-          <option value="to the right">{`${name(left)} to ${name(right)}`}</option>
-          <option value="to the left">{`${name(right)} to ${name(left)}`}</option>
-        </Select>
-      </label>
+      <Choice
+        label="From"
+        autoFocus={rows.length === 0}
+        value={way}
+        options={[
+          { value: 'to the right', text: `${name(left)} to ${name(right)}` },
+          { value: 'to the left', text: `${name(right)} to ${name(left)}` },
+        ]}
+        onChoose={(chosen) => setWay(chosen as typeof way)}
+      />
     </AskDialog>
   );
 }

@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
+import { Choice } from '../forms/choice';
 import { Overlay, Panel } from '../page/overlay';
 import { edit } from '../store/editing';
 import { newId } from '../api/new-id';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { BoxButton, Input, Select } from '../theme/parts';
+import { BoxButton, Input } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 
 const Form = styled.form`
@@ -16,10 +17,12 @@ const Form = styled.form`
   grid-template-columns: 130px 1fr;
   gap: ${space[4]}px;
   align-items: center;
-  label {
+  > label,
+  .field {
     display: contents;
   }
-  label > span {
+  label > span,
+  .field > label {
     color: ${colour.ink2};
   }
   footer {
@@ -43,6 +46,7 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch();
   const project = useStateOf((s) => s.project.project)!;
   const stations = inOrder(project, 'station');
+  const names = stations.map((one) => ({ value: one.id, text: one.name }));
   const [name, setName] = useState('');
   const [left, setLeft] = useState(stations[0]?.id ?? '');
   const [right, setRight] = useState(stations[1]?.id ?? '');
@@ -75,19 +79,8 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
     label: string,
     value: string,
     onChange: (value: string) => void,
-    options: { id: string; name: string }[],
-  ) => (
-    <label>
-      <span>{label}</span>
-      <Select value={value} onChange={(event) => onChange(event.target.value)}>
-        {options.map((o) => (
-          <option key={o.id} value={o.id}>
-            {o.name}
-          </option>
-        ))}
-      </Select>
-    </label>
-  );
+    options: { value: string; text: string }[],
+  ) => <Choice label={label} value={value} options={options} onChoose={onChange} />;
   return (
     <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
       <Panel>
@@ -112,15 +105,15 @@ export function NewExchange({ onClose }: { onClose: () => void }) {
                 setKind(next as ExchangeKind);
                 setProtocol(null);
               },
-              kinds.map((k) => ({ id: k, name: k })),
+              kinds.map((k) => ({ value: k, text: k })),
             )}
-            {choice(`Left station (${LEFT[kind] ?? rolesFor(kind)[0]})`, left, setLeft, stations)}
-            {choice(`Right station (${RIGHT[kind] ?? rolesFor(kind)[1]})`, right, setRight, stations)}
+            {choice(`Left station (${LEFT[kind] ?? rolesFor(kind)[0]})`, left, setLeft, names)}
+            {choice(`Right station (${RIGHT[kind] ?? rolesFor(kind)[1]})`, right, setRight, names)}
             {choice(
               'Protocol',
               protocol,
               setProtocol,
-              protocols.map(({ id, name, why }) => ({ id, name: why ? `${name} (${why})` : name })),
+              protocols.map(({ id, name, why }) => ({ value: id, text: why ? `${name} (${why})` : name })),
             )}
             {problem && <p role="alert">{problem}</p>}
             <footer>

@@ -9,21 +9,34 @@ const page = (side: 'left' | 'right', address: number): GridColumn[] => [
   {
     id: `${side} name`,
     title: SHEET_FIELDS.name.title,
+    help: SHEET_FIELDS.name.help,
     track: 'minmax(75px, 1fr)',
     fills: 'series',
     names: true,
     page: side === 'right',
   },
-  { id: `${side} direction`, title: SHEET_FIELDS.direction.title, track: 'minmax(43px, 0.12fr)', quiet: true },
-  { id: `${side} area`, title: SHEET_FIELDS.area.title, track: 'minmax(64px, 0.5fr)' },
-  { id: `${side} address`, title: SHEET_FIELDS.address.title, track: `minmax(min(${address}px, ${ROOM}), 0.7fr)` },
+  {
+    id: `${side} direction`,
+    title: SHEET_FIELDS.direction.title,
+    help: SHEET_FIELDS.direction.help,
+    track: 'minmax(43px, 0.12fr)',
+    quiet: true,
+  },
+  { id: `${side} area`, title: SHEET_FIELDS.area.title, help: SHEET_FIELDS.area.help, track: 'minmax(64px, 0.5fr)' },
+  {
+    id: `${side} address`,
+    title: SHEET_FIELDS.address.title,
+    help: SHEET_FIELDS.address.help,
+    track: `minmax(min(${address}px, ${ROOM}), 0.7fr)`,
+  },
   {
     id: `${side} length`,
     title: SHEET_FIELDS.length.title,
+    help: SHEET_FIELDS.length.help,
     track: 'minmax(clamp(70px, 6.2vw, 80px), 0.15fr)',
     right: true,
   },
-  { id: `${side} type`, title: SHEET_FIELDS.type.title, track: 'minmax(82px, 0.9fr)' },
+  { id: `${side} type`, title: SHEET_FIELDS.type.title, help: SHEET_FIELDS.type.help, track: 'minmax(82px, 0.9fr)' },
 ];
 const columns = (left: number, right: number): readonly GridColumn[] => [
   { id: 'number', title: 'Lane', track: '44px', quiet: true },

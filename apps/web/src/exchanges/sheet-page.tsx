@@ -123,6 +123,7 @@ function Sheet({
         main
         {...{ columns, rows }}
         onEdit={typing.onEdit}
+        judge={typing.judge}
         onPaste={typing.onPaste}
         goTo={wish ?? (place ? { ...place, token: address.visit } : null)}
         fillText={typing.fillText}

@@ -1,7 +1,8 @@
 import type { End, Exchange, Project } from '@dialoga/core/model';
 import { namesOtherPlace, shiftPage, type Shift, type Shifted } from '@dialoga/core/sheet';
 import { useState } from 'react';
-import { Code, Input, Select } from '../theme/parts';
+import { Choice } from '../forms/choice';
+import { Code, Input } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
 
@@ -39,16 +40,7 @@ export function ShiftDialog({ project, exchange, ends, onShift, onClose }: Props
         shift ? <Outcome shift={shift} /> : <p>Type a whole number, as 1 or -1; it counts what the notation counts.</p>
       }
     >
-      <label>
-        Which
-        <Select value={value} onChange={(event) => setValue(event.target.value)}>
-          {choices.map((c) => (
-            <option key={c.value} value={c.value}>
-              {c.text}
-            </option>
-          ))}
-        </Select>
-      </label>
+      <Choice label="Which" value={value} options={choices} onChoose={setValue} />
       <label>
         By
         <Input autoFocus inputMode="numeric" value={text} onChange={(event) => setText(event.target.value)} />

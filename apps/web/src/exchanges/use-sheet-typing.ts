@@ -69,6 +69,12 @@ export function useSheetTyping(
     if (fresh && result.lane) onMade(result.lane, result.key, first.typed);
   }
 
+  /** Why a text cannot stand in a cell as it is; null: it can. */
+  function judge(at: CellAt, text: string): string | null {
+    const cell = cellOf(at);
+    return cell ? (editSheet(project, [sheetEdit(cell, text)], newId).problems[0] ?? null) : null;
+  }
+
   function onPaste(at: CellAt, { text, merged }: ClipboardBlock) {
     const block = splitBlock(text);
     if (block.length > MOST_PASTED) {
@@ -130,7 +136,7 @@ export function useSheetTyping(
     return { from: claim.items[row.key]?.name || 'this row', what: 'Values', plan };
   }
 
-  return { onEdit, onPaste, fillText, fillFrom };
+  return { onEdit, judge, onPaste, fillText, fillFrom };
 }
 
 /** A typed text as an edit of the sheet. */

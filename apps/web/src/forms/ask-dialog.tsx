@@ -8,7 +8,8 @@ import { space } from '../theme/tokens';
 const Form = styled.form`
   display: grid;
   gap: ${space[4]}px;
-  label {
+  > label,
+  .field {
     display: grid;
     grid-template-columns: 110px minmax(90px, auto);
     justify-content: start;

@@ -1,17 +1,34 @@
+import { Button, Select, SelectValue } from 'react-aria-components';
 import { explain, explainNothing, type Explained } from '../page/explained';
 import styled from 'styled-components';
-import { colour } from '../theme/tokens';
+import { Chevron } from '../marks/chevron';
+import { colour, space } from '../theme/tokens';
+import { keyOf, OptionList, valueOf, type Option } from './option-list';
 
-const Field = styled.select<{ $differs: boolean }>`
+const Field = styled(Button)<{ $differs: boolean }>`
+  display: inline-flex;
+  align-items: baseline;
+  gap: ${space[1]}px;
+  max-width: 260px;
+  padding: 0;
   border: 0;
   border-bottom: ${({ $differs }) => ($differs ? `2px solid ${colour.differs}` : `1px solid ${colour.hairline}`)};
-  padding: 0;
-  background: ${colour.paper};
-  max-width: 260px;
-  field-sizing: content;
-  &:hover {
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  &[data-hovered] {
     border-bottom-color: ${colour.ink};
   }
+  > span:first-child {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
+
+const Inline = styled(Select)`
+  display: inline-block;
+  max-width: 100%;
 `;
 
 interface Props {
@@ -21,27 +38,29 @@ interface Props {
   differs?: boolean;
   /** what F1 says of it */
   about?: Explained;
-  options: readonly { value: string; text: string }[];
+  options: readonly Option[];
   onChoose: (value: string) => void;
 }
 
 /** A choice that stands in a sentence. */
 export function InlineSelect({ id, label, value, differs = false, about, options, onChoose }: Props) {
   return (
-    <Field
-      id={id}
+    <Inline
       aria-label={label}
-      value={value}
-      $differs={differs}
-      onFocus={() => about && explain(() => about)}
-      onBlur={explainNothing}
-      onChange={(event) => onChoose(event.target.value)}
+      value={keyOf(value)}
+      onChange={(key) => key !== null && onChoose(valueOf(key))}
+      placeholder=""
     >
-      {options.map((option) => (
-        <option key={option.value} value={option.value}>
-          {option.text}
-        </option>
-      ))}
-    </Field>
+      <Field
+        {...(id === undefined ? {} : { id })}
+        $differs={differs}
+        onFocus={() => about && explain(() => about)}
+        onBlur={explainNothing}
+      >
+        <SelectValue>{({ selectedText, defaultChildren }) => selectedText ?? defaultChildren}</SelectValue>
+        <Chevron open />
+      </Field>
+      <OptionList options={options} />
+    </Inline>
   );
 }

@@ -1,5 +1,5 @@
 import { exchangesByNames } from '@dialoga/core/exchange';
-import { exchangeAsNamed } from '@dialoga/core/fields';
+import type { Project } from '@dialoga/core/model';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
@@ -13,6 +13,12 @@ export function useNewExchanges(): (asked: string) => Action[] {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const store = useStore<State>();
+  async function begin(project: Project, named: ReturnType<typeof exchangesByNames>[number]) {
+    const { exchangeAsNamed } = await import('./make-exchange');
+    const { id, changes } = exchangeAsNamed(project, named, newId);
+    if (dispatch(edit(`New exchange ${named.wish.name}`, changes)) === null)
+      await navigate(`/p/${address}/exchanges/${id}`);
+  }
   return (asked) => {
     const { project } = store.getState().project;
     const [, names = ''] = /^(?:new\s+)?exchange\s+(.+)$/i.exec(asked) ?? [];
@@ -21,11 +27,7 @@ export function useNewExchanges(): (asked: string) => Action[] {
       label: `New ${named.wish.kind}: ${named.wish.name}`,
       keys: `${named.protocol.name}${named.protocol.why ? ` (${named.protocol.why})` : ''}`,
       leads: true,
-      run: () => {
-        const { id, changes } = exchangeAsNamed(project, named, newId);
-        if (dispatch(edit(`New exchange ${named.wish.name}`, changes)) === null)
-          void navigate(`/p/${address}/exchanges/${id}`);
-      },
+      run: () => void begin(project, named),
     }));
   };
 }

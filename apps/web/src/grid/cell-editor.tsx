@@ -1,24 +1,38 @@
-import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
-import { Editor } from './styles';
+import { useEffect, useEffectEvent, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { SaidAtCell } from './said-at-cell';
+import { Editor, Unseen } from './styles';
 
 interface Props {
   text: string;
   options?: readonly string[];
   label: string;
+  /** why a text cannot stand there as it is; null: it can, or that is not known */
+  judge: (text: string) => string | null;
   /** false: the text was refused, and stays here to be put right */
   onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => boolean;
   onCancel: () => void;
 }
 
+/** ms without a key after which what stands there is judged */
+const PAUSE_MS = 250;
+
 /**
  * The input that stands in a cell while it is edited. Enter and Tab commit and go on, Escape leaves the cell as it was.
- * A text that is refused stays, so that nothing has to be typed again.
+ * What cannot stand there is said at once; a text that is refused stays, so that nothing has to be typed again.
  */
-export function CellEditor({ text, options, label, onDone, onCancel }: Props) {
+export function CellEditor({ text, options, label, judge, onDone, onCancel }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const done = useRef(false);
   const [refused, setRefused] = useState(false);
-  const listId = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [listId, problemId] = [useId(), useId()];
+  const judged = useEffectEvent((now: string) => setProblem(now.trim() === '' ? null : judge(now)));
+  useEffect(() => {
+    if (typed === null) return;
+    const timer = setTimeout(() => judged(typed), PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
 
   useEffect(() => {
     input.current?.focus();
@@ -50,14 +64,23 @@ export function CellEditor({ text, options, label, onDone, onCancel }: Props) {
       <Editor
         ref={input}
         aria-label={label}
-        aria-invalid={refused || undefined}
+        aria-invalid={refused || problem !== null || undefined}
+        aria-describedby={problemId}
         defaultValue={text}
+        onInput={(event) => {
+          setProblem(null);
+          setTyped(event.currentTarget.value);
+        }}
         list={options ? listId : undefined}
         onKeyDown={onKeyDown}
         onBlur={() => finish('stay')}
         spellCheck={false}
         autoComplete="off"
       />
+      <Unseen id={problemId} role="status">
+        {problem}
+      </Unseen>
+      <SaidAtCell cell={input} problem={problem} />
       {options && (
         <datalist id={listId}>
           {options.map((option) => (

@@ -20,6 +20,7 @@ import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';
 import { CellEditor } from './cell-editor';
 import { cellId, GridRowView } from './grid-row';
+import { useHeadHelp } from './head-help';
 import { edge, nearest, step, type At } from './move';
 import { Body, Frame, Head, HeadCell, Tint } from './styles';
 import { leastWidth } from './least-width';
@@ -31,6 +32,8 @@ interface Props {
   rows: readonly GridRow[];
   /** typed, cleared or filled cells; one undo step */
   onEdit: (edits: CellEdit[]) => void;
+  /** why a text cannot stand in a cell as it is; null: it can */
+  judge?: ((at: CellAt, text: string) => string | null) | undefined;
   onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   goTo?: GoTo | null;
   /** the main thing of its page: it takes the focus when the page opens */
@@ -58,7 +61,8 @@ const AFTER_EDIT_MS = 150;
 
 /** The one table of the product: cursor, selection, typing, copying and pasting by keyboard; rows drawn as they show. */
 export function Grid(props: Props) {
-  const { label, columns, rows, onEdit, onPaste, goTo, main, onCursor, onKey, fillText, onFillDown } = props;
+  const { label, columns, rows, onEdit, judge, onPaste, goTo, main, onCursor, onKey, fillText, onFillDown } = props;
+  const help = useHeadHelp();
   const gridId = useId();
   const frame = useRef<HTMLDivElement>(null);
   const [cursor, setCursor] = useState<At>({ row: 0, column: 0 });
@@ -373,10 +377,13 @@ export function Grid(props: Props) {
             $quiet={column.quiet}
             $sunk={column.tone === 'difference'}
             $page={column.page}
+            onMouseEnter={(event) => help.over(event.currentTarget, column.help)}
+            onMouseLeave={help.leave}
           >
             <span>{column.title}</span>
           </HeadCell>
         ))}
+        {help.tooltip}
       </Head>
       <Body role="presentation" style={{ height: virtual.getTotalSize(), minWidth }}>
         <Tint style={{ gridTemplateColumns: template }} aria-hidden>
@@ -411,6 +418,7 @@ export function Grid(props: Props) {
                     text={edited.text}
                     options={row.cells[edited.at.column]?.options}
                     label={columns[edited.at.column]?.title ?? ''}
+                    judge={(text) => judge?.({ row: row.id, column: edited.at.column }, text) ?? null}
                     onDone={commit}
                     onCancel={() => {
                       setEditing(null);

@@ -16,6 +16,7 @@ interface Props {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
+  judge?: (at: CellAt, text: string) => string | null;
   onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   /** other keys; true: taken */
   onKey?: (event: KeyboardEvent, at: CellAt) => boolean;
@@ -27,7 +28,7 @@ interface Props {
 }
 
 /** A grid as tall as its rows, among others on a page. */
-export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop, fillText, link }: Props) {
+export function SmallGrid({ label, columns, rows, onEdit, judge, onPaste, onKey, onDrop, fillText, link }: Props) {
   const height = 30 + rows.reduce((sum, row) => sum + row.height, 0);
   return (
     <Box style={{ height }}>
@@ -36,6 +37,7 @@ export function SmallGrid({ label, columns, rows, onEdit, onPaste, onKey, onDrop
         columns={columns}
         rows={rows}
         onEdit={onEdit}
+        judge={judge}
         onPaste={onPaste}
         goTo={link?.goTo}
         onCursor={link?.onCursor}

@@ -74,6 +74,8 @@ export interface GridColumn {
   names?: boolean;
   /** the title is for assistive technology only */
   quiet?: boolean;
+  /** what it is for, in a sentence */
+  help?: string;
   tone?: 'difference';
   /** first column of the right page: a little space before it */
   page?: boolean;

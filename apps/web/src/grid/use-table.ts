@@ -21,6 +21,7 @@ interface TableProps {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
+  judge: (at: CellAt, text: string) => string | null;
   onPaste: (at: CellAt, block: ClipboardBlock) => void;
 }
 
@@ -43,6 +44,10 @@ export function useTableOf(): (table: Table) => TableProps {
       if (!project) return;
       const change = typedInto(project, table.rows, edits);
       if (take(change, change.label ?? table.label)) say(change.problems);
+    },
+    judge: (at, text) => {
+      const { project } = store.getState().project;
+      return project ? (typedInto(project, table.rows, [{ ...at, text }]).problems[0] ?? null) : null;
     },
     onPaste: (at, { text }) => {
       const { project } = store.getState().project;

@@ -55,6 +55,9 @@ function summary(plan: ListPlan): string {
     `${count('added')} added`,
     `${count('changed')} changed`,
     `${count('unchanged')} unchanged`,
+    plan.stations.length > 0
+      ? `${plan.stations.length} new ${plan.stations.length === 1 ? 'station' : 'stations'}`
+      : '',
     plan.dropped.length > 0 ? `${plan.dropped.length} planned and not listed` : '',
     plan.faults.length > 0 ? `${plan.faults.length} cannot be taken` : '',
   ];
@@ -74,6 +77,8 @@ function rowsOf(plan: ListPlan): GridRow[] {
       muted: texts[1] === 'set aside' || texts[1] === 'unchanged',
     })),
   });
+  const fresh = new Set(plan.stations.map(({ name }) => name));
+  const isFresh = (name: string) => fresh.has(name);
   const slot = (at: number | null) => (at === null ? '' : String(at));
   return [
     ...plan.faults.map(({ row, sentence }, i) =>
@@ -88,7 +93,7 @@ function rowsOf(plan: ListPlan): GridRow[] {
         `module${i}`,
         [
           ...[String(row.line), what, station, slot(module.slot), row.orderCode, module.name, module.kind],
-          differs.join('; '),
+          [...(isFresh(station) ? [`${station} is a new station`] : []), ...differs].join('; '),
         ],
         differs.some((words) => words.startsWith('planned')),
       ),

@@ -16,13 +16,10 @@ export const Row = styled.div`
   align-items: center;
   padding-top: ${space[2]}px;
   label {
-    display: flex;
-    gap: ${space[2]}px;
-    align-items: center;
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }
-  select {
+  .field button {
     max-width: 150px;
   }
 `;

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Tick } from '../forms/tick';
 import { useTakeKey } from '../page/take-key';
 import { BoxButton, Section, SectionHead } from '../theme/parts';
 import { Row } from './list-import';
@@ -24,10 +25,9 @@ export function PreviewHead({ words, notes, option, onTake }: Props) {
         <span style={{ marginLeft: 'auto' }}>
           <Row>
             {option && (
-              <label>
-                <input type="checkbox" checked={option.checked} onChange={option.onChange} />
+              <Tick isSelected={option.checked} onChange={option.onChange}>
                 {option.label}
-              </label>
+              </Tick>
             )}
             <BoxButton aria-keyshortcuts="Control+Enter" onPress={() => onTake?.()} isDisabled={onTake === null}>
               Import

@@ -1,6 +1,7 @@
 import { DECIMALS, ENCODINGS, SEPARATORS, type Decimal, type Encoding, type Separator } from '@dialoga/core/formats';
 import styled from 'styled-components';
-import { Select } from '../theme/parts';
+import { Choice } from '../forms/choice';
+
 import { colour, size, space } from '../theme/tokens';
 import type { FileChoice, FileRead } from '../worker/list-file.worker';
 
@@ -9,16 +10,14 @@ const Columns = styled.div`
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: ${space[2]}px ${space[4]}px;
   padding-top: ${space[3]}px;
-  label {
+  .field {
     display: grid;
     grid-template-columns: 76px minmax(0, 1fr);
     align-items: center;
+  }
+  label {
     color: ${colour.ink2};
     font-size: ${size.data}px;
-  }
-  select {
-    width: 100%;
-    min-width: 0;
   }
 `;
 
@@ -30,51 +29,36 @@ export function Understood({ read, onChoose }: { read: FileRead; onChoose: (choi
     <>
       <strong>{read.format}</strong>
       {read.sheets.length > 1 && (
-        <label>
-          sheet
-          <Select value={read.sheet} onChange={(e) => onChoose({ sheet: Number(e.target.value), columns: undefined })}>
-            {read.sheets.map((name, i) => (
-              <option key={name} value={i}>
-                {name}
-              </option>
-            ))}
-          </Select>
-        </label>
+        <Choice
+          label="sheet"
+          value={String(read.sheet)}
+          options={read.sheets.map((text, i) => ({ value: String(i), text }))}
+          onChoose={(sheet) => onChoose({ sheet: Number(sheet), columns: undefined })}
+        />
       )}
       {read.encoding && (
-        <label>
-          encoding
-          <Select value={read.encoding} onChange={(e) => onChoose({ encoding: e.target.value as Encoding })}>
-            {ENCODINGS.map((encoding) => (
-              <option key={encoding}>{encoding}</option>
-            ))}
-          </Select>
-        </label>
+        <Choice
+          label="encoding"
+          value={read.encoding}
+          options={ENCODINGS.map((one) => ({ value: one, text: one }))}
+          onChoose={(encoding) => onChoose({ encoding: encoding as Encoding })}
+        />
       )}
       {read.separator && (
-        <label>
-          separated by
-          <Select
-            value={read.separator}
-            onChange={(e) => onChoose({ separator: e.target.value as Separator, columns: undefined })}
-          >
-            {SEPARATORS.map((separator) => (
-              <option key={separator} value={separator}>
-                {SEPARATOR_WORDS[separator]}
-              </option>
-            ))}
-          </Select>
-        </label>
+        <Choice
+          label="separated by"
+          value={read.separator}
+          options={SEPARATORS.map((one) => ({ value: one, text: SEPARATOR_WORDS[one] }))}
+          onChoose={(separator) => onChoose({ separator: separator as Separator, columns: undefined })}
+        />
       )}
       {read.decimal && (
-        <label>
-          decimal
-          <Select value={read.decimal} onChange={(e) => onChoose({ decimal: e.target.value as Decimal })}>
-            {DECIMALS.map((decimal) => (
-              <option key={decimal}>{decimal}</option>
-            ))}
-          </Select>
-        </label>
+        <Choice
+          label="decimal"
+          value={read.decimal}
+          options={DECIMALS.map((one) => ({ value: one, text: one }))}
+          onChoose={(decimal) => onChoose({ decimal: decimal as Decimal })}
+        />
       )}
     </>
   );
@@ -96,25 +80,20 @@ export function ColumnChoices({ read, onChoose }: ColumnsProps) {
   return (
     <Columns role="group" aria-label="Columns of the file">
       {Object.entries(titles).map(([column, title]) => (
-        <label key={column}>
-          {title}
-          <Select
-            value={columns[column] ?? ''}
-            aria-label={title}
-            onChange={(event) => choose(column, event.target.value)}
-          >
-            <option value="">not in the file</option>
-            {headings.map((heading, i) => {
+        <Choice
+          key={column}
+          label={title}
+          value={String(columns[column] ?? '')}
+          options={[
+            { value: '', text: 'not in the file' },
+            ...headings.map((heading, i) => {
               const sample = rows.find((row) => (row[i] ?? '') !== '')?.[i];
-              return (
-                <option key={i} value={i}>
-                  {heading || `column ${i + 1}`}
-                  {sample ? `: ${sample.slice(0, 24)}` : ''}
-                </option>
-              );
-            })}
-          </Select>
-        </label>
+              const shown = sample ? `: ${sample.slice(0, 24)}` : '';
+              return { value: String(i), text: `${heading || `column ${i + 1}`}${shown}` };
+            }),
+          ]}
+          onChoose={(at) => choose(column, at)}
+        />
       ))}
     </Columns>
   );

@@ -16,11 +16,13 @@ import { shownWord } from '@dialoga/core/text';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { Tick } from '../forms/tick';
+import { Choice } from '../forms/choice';
 import { NothingHere } from '../page/nothing-here';
 import { useEdits } from '../store/use-edits';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
-import { BoxButton, Code, Empty, PageTitle, Scroll, Section, SectionHead, Select } from '../theme/parts';
+import { BoxButton, Code, Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { HelpersGrid } from './helpers-grid';
 import { HopsGrid } from './hops-grid';
@@ -35,9 +37,6 @@ const Asked = styled.div`
   padding: ${space[3]}px ${space[4]}px;
   border-bottom: 1px solid ${colour.hairline};
   label {
-    display: flex;
-    gap: ${space[2]}px;
-    align-items: center;
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }
@@ -152,10 +151,11 @@ function Way({ route, kept, onChange, onKeep }: WayProps) {
           <SectionHead>
             <h2>{best ? 'Hop by hop' : 'Closest partial route'}</h2>
             <p>{best ? 'what must be true at each hop, and whether it is' : why}</p>
-            <label style={{ marginLeft: 'auto' }}>
-              <input type="checkbox" checked={each} onChange={(event) => setEach(event.target.checked)} /> each
-              condition
-            </label>
+            <span style={{ marginLeft: 'auto' }}>
+              <Tick isSelected={each} onChange={setEach}>
+                each condition
+              </Tick>
+            </span>
           </SectionHead>
           {shown && <WayPicture hops={shown.hops} />}
           {nearest && (
@@ -233,42 +233,35 @@ function Asking({ project, route, onChange, onKeep }: AskingProps) {
   const stations = inOrder(project, 'station');
   const from = project.get('station', route.from);
   const stationChoice = (label: string, value: string, choose: (id: string) => void) => (
-    <label>
-      {label}
-      <Select value={value} onChange={(event) => choose(event.target.value)}>
-        {stations.map((s) => (
-          <option key={s.id} value={s.id}>
-            {s.name}
-          </option>
-        ))}
-      </Select>
-    </label>
+    <Choice
+      label={label}
+      value={value}
+      options={stations.map((s) => ({ value: s.id, text: s.name }))}
+      onChoose={choose}
+    />
   );
   return (
     <Asked role="group" aria-label="What is asked">
       {stationChoice('from', route.from, (id) => onChange({ from: id, port: null }))}
-      <label>
-        by
-        <Select value={route.port ?? ''} onChange={(event) => onChange({ port: event.target.value || null })}>
-          <option value="">any of its ports</option>
-          {(from ? portsOf(project, from) : []).map((port) => (
-            <option key={port.id} value={port.id}>
-              {port.name} {port.address}
-            </option>
-          ))}
-        </Select>
-      </label>
+      <Choice
+        label="by"
+        value={route.port ?? ''}
+        options={[
+          { value: '', text: 'any of its ports' },
+          ...(from ? portsOf(project, from) : []).map((port) => ({
+            value: port.id,
+            text: `${port.name} ${port.address}`,
+          })),
+        ]}
+        onChoose={(port) => onChange({ port: port || null })}
+      />
       {stationChoice('to', route.to, (id) => onChange({ to: id }))}
-      <label>
-        for
-        <Select value={route.traffic} onChange={(event) => onChange({ traffic: event.target.value as Traffic })}>
-          {TRAFFICS.map((traffic) => (
-            <option key={traffic} value={traffic}>
-              {shownWord(traffic)}
-            </option>
-          ))}
-        </Select>
-      </label>
+      <Choice
+        label="for"
+        value={route.traffic}
+        options={TRAFFICS.map((traffic) => ({ value: traffic, text: shownWord(traffic) }))}
+        onChoose={(traffic) => onChange({ traffic: traffic as Traffic })}
+      />
       {onKeep && <BoxButton onPress={onKeep}>Save route</BoxButton>}
     </Asked>
   );

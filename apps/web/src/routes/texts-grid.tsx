@@ -2,6 +2,7 @@ import { set } from '@dialoga/core/change';
 import { addPermitted, editField, entriesOf, PERMITTED, ROUTE } from '@dialoga/core/fields';
 import { inOrder, type Project, type Route } from '@dialoga/core/model';
 import { judgeText } from '@dialoga/core/route';
+import { Tick } from '../forms/tick';
 import { newId } from '../api/new-id';
 import { typingNow } from '../entities/use-shown';
 import { useGridLink } from '../findings/use-grid-link';
@@ -38,18 +39,16 @@ export function TextsGrid({ route, right }: { route: Route; right: string }) {
     <>
       <SmallGrid label="Texts" {...table} link={link(rows)} />
       {route.built && (
-        <label>
-          <input
-            type="checkbox"
-            checked={route.built.checked}
-            onChange={(event) =>
-              commit('Edit the text of a route', [
-                { changes: [set('route', route, ['built', 'checked'], event.target.checked)], problem: null },
-              ])
-            }
-          />{' '}
+        <Tick
+          isSelected={route.built.checked}
+          onChange={(on) =>
+            commit('Edit the text of a route', [
+              { changes: [set('route', route, ['built', 'checked'], on)], problem: null },
+            ])
+          }
+        >
           the program takes no text but those that may be built
-        </label>
+        </Tick>
       )}
       {right === '' && <p>There is no way yet, so no text can be right.</p>}
     </>

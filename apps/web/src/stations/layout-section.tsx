@@ -13,8 +13,9 @@ import {
   type Station,
 } from '@dialoga/core/model';
 import styled from 'styled-components';
+import { Choice } from '../forms/choice';
 import { useStateOf } from '../store/store';
-import { Code, SectionHead, Select } from '../theme/parts';
+import { Code, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { useEdits } from '../store/use-edits';
 
@@ -23,9 +24,17 @@ const Table = styled.div`
   grid-template-columns: 140px minmax(0, 1fr);
   align-items: center;
   gap: ${space[2]}px ${space[4]}px;
-  > span,
-  > label {
+  > span {
     color: ${colour.ink2};
+  }
+  > .field {
+    display: contents;
+  }
+  label {
+    color: ${colour.ink2};
+  }
+  button {
+    justify-self: start;
   }
 `;
 
@@ -74,29 +83,23 @@ export function LayoutSection({ station }: { station: Station }) {
       </SectionHead>
       <Table>
         {RULES.map(({ field, label, words }) => (
-          <label key={field} style={{ display: 'contents' }}>
-            <span>{label}</span>
-            <Select
-              value={station.layout?.[field] ?? ''}
-              onChange={(event) => {
-                const next = { ...station.layout, [field]: event.target.value || undefined };
-                if (!event.target.value) delete next[field];
-                const rule = Object.keys(next).length > 0 ? next : null;
-                commit(`${station.name}: ${label}`, [
-                  { changes: [set('station', station, ['layout'], rule)], problem: null },
-                ]);
-              }}
-            >
-              <option value="">
-                {wordOf(field, base[field])} ({profile ? 'profile' : 'assumed'})
-              </option>
-              {words.map((word) => (
-                <option key={word} value={word}>
-                  {wordOf(field, word)}
-                </option>
-              ))}
-            </Select>
-          </label>
+          <Choice
+            key={field}
+            label={label}
+            value={station.layout?.[field] ?? ''}
+            options={[
+              { value: '', text: `${wordOf(field, base[field])} (${profile ? 'profile' : 'assumed'})` },
+              ...words.map((word) => ({ value: word, text: wordOf(field, word) })),
+            ]}
+            onChoose={(word) => {
+              const next = { ...station.layout, [field]: word || undefined };
+              if (word === '') delete next[field];
+              const rule = Object.keys(next).length > 0 ? next : null;
+              commit(`${station.name}: ${label}`, [
+                { changes: [set('station', station, ['layout'], rule)], problem: null },
+              ]);
+            }}
+          />
         ))}
         <span>REAL 123.456 in memory</span>
         <span>

@@ -2,8 +2,9 @@ import type { MovePlan } from '@dialoga/core/hardware';
 import type { Rack } from '@dialoga/core/model';
 import { slotName } from '@dialoga/core/rack';
 import { useState } from 'react';
+import { Choice } from '../forms/choice';
 import { AskDialog } from '../forms/ask-dialog';
-import { Code, Select } from '../theme/parts';
+import { Code } from '../theme/parts';
 
 interface Props {
   title: string;
@@ -70,13 +71,15 @@ export function MoveDialog({ title, rack, plan, onTake, onClose }: Props) {
               </li>
             ))}
           </ul>
-          <label>
-            These
-            <Select value={along ? 'along' : 'stay'} onChange={(event) => setAlong(event.target.value === 'along')}>
-              <option value="along">move along with their module</option>
-              <option value="stay">stay at their address</option>
-            </Select>
-          </label>
+          <Choice
+            label="These"
+            value={along ? 'along' : 'stay'}
+            options={[
+              { value: 'along', text: 'move along with their module' },
+              { value: 'stay', text: 'stay at their address' },
+            ]}
+            onChoose={(chosen) => setAlong(chosen === 'along')}
+          />
         </>
       )}
     </AskDialog>

@@ -1,8 +1,8 @@
 import { LIST_FORMATS } from '@dialoga/core/formats';
 import type { Station } from '@dialoga/core/model';
 import { exportTags } from '@dialoga/core/tags';
+import { ActionMenu } from '../forms/action-menu';
 import { useStateOf } from '../store/store';
-import { Select } from '../theme/parts';
 
 /** Hands the tags of a station out as a file of one of the formats that are read. */
 export function BringOut({ station }: { station: Station }) {
@@ -16,14 +16,12 @@ export function BringOut({ station }: { station: Station }) {
     await writeWorkbook(written.cells.map((row) => row.map((value) => ({ value, type: String })))).toFile(file);
   }
   return (
-    <Select aria-label="Export as a file" value="" onChange={(event) => void write(event.target.value)}>
-      <option value="" disabled>
-        Export …
-      </option>
-      {LIST_FORMATS.map(({ name }) => (
-        <option key={name}>{name}</option>
-      ))}
-    </Select>
+    <ActionMenu
+      text="Export …"
+      label="Export as a file"
+      items={LIST_FORMATS.map(({ name }) => name)}
+      onTake={(name) => void write(name)}
+    />
   );
 }
 

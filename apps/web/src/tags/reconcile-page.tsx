@@ -7,6 +7,7 @@ import { NEAR_SCORES } from '@dialoga/core/text';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { Choice } from '../forms/choice';
 import { useTakeKey } from '../page/take-key';
 import { NothingHere } from '../page/nothing-here';
 import { Grid } from '../grid/grid';
@@ -15,7 +16,7 @@ import { edit } from '../store/editing';
 import { newId } from '../api/new-id';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { BoxButton, PageTitle, Select } from '../theme/parts';
+import { BoxButton, PageTitle } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import { rememberedName } from '../api/remembered-name';
@@ -29,9 +30,6 @@ const Tools = styled.div`
   padding: ${space[2]}px ${space[4]}px;
   border-bottom: 1px solid ${colour.hairline};
   label {
-    display: flex;
-    gap: ${space[2]}px;
-    align-items: center;
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }
@@ -134,37 +132,27 @@ export function ReconcilePage() {
         <p>{found ? countWords(found, mine, theirs) : 'comparing …'}</p>
       </PageTitle>
       <Tools role="toolbar" aria-label="Match tags">
-        <label>
-          matched
-          <Select value={by} onChange={(event) => choose('by', event.target.value)}>
-            {BINDINGS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </Select>
-        </label>
+        <Choice
+          label="matched"
+          value={by}
+          options={BINDINGS.map((one) => ({ value: one, text: one }))}
+          onChoose={(one) => choose('by', one)}
+        />
         {others.length > 1 && (
-          <label>
-            with
-            <Select value={asked.id} onChange={(event) => choose('end', event.target.value)}>
-              {others.map((end) => (
-                <option key={end.id} value={end.id}>
-                  {name(end.station)}
-                </option>
-              ))}
-            </Select>
-          </label>
+          <Choice
+            label="with"
+            value={asked.id}
+            options={others.map((end) => ({ value: end.id, text: name(end.station) }))}
+            onChoose={(end) => choose('end', end)}
+          />
         )}
         <span>
-          <label>
-            how sure
-            <Select value={above} onChange={(event) => setAbove(Number(event.target.value))}>
-              {ABOVE.map(([words, score]) => (
-                <option key={score} value={score}>
-                  {words}
-                </option>
-              ))}
-            </Select>
-          </label>
+          <Choice
+            label="how sure"
+            value={String(above)}
+            options={ABOVE.map(([text, score]) => ({ value: String(score), text }))}
+            onChoose={(score) => setAbove(Number(score))}
+          />
           <AcceptAll count={acceptable.length} onAccept={waiving ? null : () => accept(acceptable)} />
           <BoxButton isDisabled={leftOver.length === 0} onPress={() => setWaiving(leftOver)}>
             {leftOver.length} not used …

@@ -2,11 +2,12 @@ import { readTagContext, readTagField, tagFieldText } from '@dialoga/core/fields
 import { ACCESSES, childrenOf, orderAfter, type Access, type Station, type TagSeries } from '@dialoga/core/model';
 import { planSeries, seriesChanges } from '@dialoga/core/tags';
 import { useMemo, useState } from 'react';
+import { Choice } from '../forms/choice';
 import { AskDialog } from '../forms/ask-dialog';
 import { newId } from '../api/new-id';
 import { useStateOf } from '../store/store';
 import { useEdits } from '../store/use-edits';
-import { Code, Input, Select } from '../theme/parts';
+import { Code, Input } from '../theme/parts';
 
 const SHOWN = 4;
 
@@ -138,15 +139,12 @@ export function SeriesDialog({ station, series, onClose }: Props) {
         First address
         <Input value={place} placeholder="none" onChange={(event) => setPlace(event.target.value)} />
       </label>
-      <label>
-        Access
-        <Select value={access} onChange={(event) => setAccess(event.target.value as Access | '')}>
-          <option value="">not set</option>
-          {ACCESSES.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </Select>
-      </label>
+      <Choice
+        label="Access"
+        value={access}
+        options={[{ value: '', text: 'not set' }, ...ACCESSES.map((one) => ({ value: one, text: one }))]}
+        onChoose={(one) => setAccess(one as Access | '')}
+      />
     </AskDialog>
   );
 }

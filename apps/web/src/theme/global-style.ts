@@ -21,7 +21,8 @@ export const GlobalStyle = createGlobalStyle`
   ul, ol { list-style: none; }
   code { font: 400 ${size.data}px/1.4 ${font.code}; }
   a { color: inherit; text-underline-offset: 3px; }
-  button, input, select, textarea { font: inherit; color: inherit; }
+  button, input, textarea { font: inherit; color: inherit; }
+  .field { display: flex; align-items: center; gap: 4px; min-width: 0; }
   :focus-visible { outline: 2px solid ${colour.focus}; outline-offset: 1px; }
   ::placeholder { color: ${colour.ink3}; opacity: 1; }
   @media print {

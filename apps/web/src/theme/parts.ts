@@ -101,11 +101,3 @@ export const Input = styled.input`
   background: ${colour.sheet};
   width: 100%;
 `;
-
-export const Select = styled.select`
-  border: 1px solid ${colour.edge};
-  padding: ${space[1]}px ${space[2]}px;
-  min-height: 26px;
-  background: ${colour.sheet};
-  max-width: 100%;
-`;

@@ -3,6 +3,7 @@ import { tickCopy, untickCopy, type Copy } from '@dialoga/core/told';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { Tick } from '../forms/tick';
 import { linkToCell } from '../findings/link';
 import { edit } from '../store/editing';
 import { newId } from '../api/new-id';
@@ -60,11 +61,9 @@ export function CopiesList({ copies, projectId, follow }: Props) {
       <LineList $columns="18px minmax(0, 0.8fr) minmax(0, 1.2fr) 96px minmax(0, 1fr)">
         {copies.map((copy) => (
           <li key={copy.id}>
-            <input
-              type="checkbox"
-              checked={copy.tick !== null}
-              aria-label={`${copy.field} typed in at ${station(copy.holder)}, ${copy.where}`}
-              title={copy.tick ? `${copy.tick.name}, ${formatWhen(copy.tick.at)}` : undefined}
+            <Tick
+              label={`${copy.field} typed in at ${station(copy.holder)}, ${copy.where}`}
+              isSelected={copy.tick !== null}
               onChange={() => tick(copy)}
             />
             <Link to={linkToCell(project, projectId, copy.cell)}>{station(copy.holder)}</Link>

@@ -1,6 +1,7 @@
 import { isLine, LINE_PORT, type LineKind } from '@dialoga/core/fields';
 import { childrenOf, inOrder, type Network } from '@dialoga/core/model';
 import { useSearchParams } from 'react-router';
+import { Choice } from '../forms/choice';
 import { EntityGrid } from '../entities/entity-grid';
 import { set } from '@dialoga/core/change';
 import { settingsOfLine } from '@dialoga/core/wiring';
@@ -8,7 +9,7 @@ import { useState } from 'react';
 import { cellFromLink } from '../findings/link';
 import { useEdits } from '../store/use-edits';
 import { useStateOf } from '../store/store';
-import { Section, SectionHead, Select, TextButton } from '../theme/parts';
+import { Section, SectionHead, TextButton } from '../theme/parts';
 import { isShownInTable } from './shown-in-table';
 
 /** What is set at each port of a line, a bus or a radio network, one under the other: the odd one stands out. */
@@ -29,13 +30,13 @@ export function LineSettings({ chosen }: { chosen: Network | null }) {
       <SectionHead>
         <h2>{network.name}, settings side by side</h2>
         {lines.length > 1 && (
-          <Select aria-label="Line" value={network.id} onChange={(event) => setPicked(event.target.value)}>
-            {lines.map((n) => (
-              <option key={n.id} value={n.id}>
-                {n.name}
-              </option>
-            ))}
-          </Select>
+          <Choice
+            label="Line"
+            quiet
+            value={network.id}
+            options={lines.map(({ id, name }) => ({ value: id, text: name }))}
+            onChoose={setPicked}
+          />
         )}
       </SectionHead>
       <SettingsGrid network={network} />
