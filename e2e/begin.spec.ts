@@ -1,4 +1,6 @@
-import { expect, expectStored, expectTally, test } from './app';
+import { expect, expectDemo, expectStored, expectTally, test } from './app';
+import { picker } from './picking';
+import { typeEnds } from './typing';
 
 test('two lists are laid side by side, row by row; what is left over, and what is not read, is said before', async ({
   page,
@@ -90,4 +92,36 @@ test('a table of a station by its name, from anywhere; across the sheet and back
   await page.keyboard.type('Spare');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('grid', { name: 'Areas' }).getByRole('gridcell', { name: 'Spare' })).toBeVisible();
+});
+
+test('the dialog makes an end that is not there yet, proposes kind and name, and says how many connections are used', async ({
+  page,
+  app,
+}) => {
+  const id = await app.demo();
+  await page.goto(`${app.url}/p/${id}/stations/plantctl`);
+  await expectDemo(page);
+  // Begun from a station: it is the left end.
+  await page
+    .getByRole('region', { name: 'Exchanges of this station' })
+    .getByRole('link', { name: 'New exchange' })
+    .click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('combobox', { name: /Left station/ })).toHaveValue('PlantCtl');
+  await expect(dialog).toContainText('14 of 16 connections');
+  const right = dialog.getByRole('combobox', { name: /Right station/ });
+  await right.fill('HallPanel, operator panel, 10.48.10.77');
+  await right.press('Tab');
+  await expect(dialog).toContainText('HallPanel is made, Operator panel');
+  await expect(picker(dialog, 'Kind')).toHaveText('tag map');
+  await expect(dialog.getByRole('textbox', { name: 'Name' })).toHaveAttribute('placeholder', 'PlantCtl – HallPanel');
+  await dialog.getByRole('button', { name: 'Create' }).press('Enter');
+  await expect(page.getByRole('grid', { name: 'PlantCtl – HallPanel, both ends' })).toBeFocused();
+  // Two names that are one station are refused, and what was typed stays.
+  await page.goto(`${app.url}/p/${id}/exchanges`);
+  await page.getByRole('button', { name: 'New exchange' }).press('Enter');
+  await typeEnds(dialog, 'DockCtl', 'dockctl');
+  await dialog.getByRole('button', { name: 'Create' }).press('Enter');
+  await expect(dialog.getByRole('alert')).toContainText('two different stations');
+  await expect(dialog.getByRole('combobox', { name: /Left station/ })).toHaveValue('DockCtl');
 });

@@ -44,8 +44,8 @@ test('stations, areas, views, an exchange of another protocol and a lane, from n
 
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
-  await page.keyboard.type('Duty');
   await pick(page, 'Protocol', /^Other/);
+  await page.getByRole('textbox', { name: 'Name' }).fill('Duty');
   await page.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Duty, both ends' })).toBeVisible();
   await page.getByLabel('Address entered at Pump').fill('192.168.4.2');

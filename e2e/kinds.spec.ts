@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, expectDemo, expectStored, test } from './app';
 import { pick } from './picking';
+import { typeEnds } from './typing';
 
 const row = (page: Page, lane: string) => page.locator(`[role=row][data-id="lane:${lane}"]`);
 const second = (page: Page, lane: string, column: number) =>
@@ -68,11 +69,10 @@ test('remote I/O from nothing: its lanes follow the landings, and follow again w
   await page.goto(`${app.url}/p/${await app.demo()}/exchanges`);
   await expectDemo(page);
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
-  await page.keyboard.type('Own modules');
   const dialog = page.getByRole('dialog');
+  await typeEnds(dialog, 'PlantCtl', 'EvapHead');
   await pick(dialog, 'Kind', 'remote I/O');
-  await pick(dialog, 'Left station (controller)', 'PlantCtl');
-  await pick(dialog, 'Right station (head)', 'EvapHead');
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('Own modules');
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(page.getByRole('grid', { name: 'Own modules, both ends' })).toBeFocused();
   // Four inputs, and the outputs that PlantCtl says it owns: Fans, Valves and Heaters.

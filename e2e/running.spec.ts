@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { cell, expect, expectDemo, expectStored, test, typeCells } from './app';
 import { pick } from './picking';
+import { typeEnds } from './typing';
 
 const row = (page: Page, lane: string) => page.locator(`[role=row][data-id="lane:${lane}"]`);
 
@@ -81,11 +82,11 @@ test('a generic connection from a manual: instances, elements of 32 bits, and wh
   await page.goto(`${app.url}/p/${await app.demo()}/exchanges`);
   await expectDemo(page);
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
-  await page.keyboard.type('Weighing');
   const dialog = page.getByRole('dialog');
+  await typeEnds(dialog, 'PlantCtl', 'AisleSim');
+  await pick(dialog, 'Kind', 'peer connection');
   await pick(dialog, 'Protocol', /^Common Industrial Protocol/);
-  await pick(dialog, 'Left station (calls)', 'PlantCtl');
-  await pick(dialog, 'Right station (listens)', 'AisleSim');
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('Weighing');
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   const sheet = page.getByRole('grid', { name: 'Weighing, both ends' });
   await expect(sheet).toBeFocused();

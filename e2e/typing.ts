@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { type Locator, expect, type Page } from '@playwright/test';
 import { typeCells } from './app';
 import { pick, picker } from './picking';
 
@@ -63,13 +63,24 @@ export async function beginExchange(
 ): Promise<void> {
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
-  await page.keyboard.type(name);
   const dialog = page.getByRole('dialog');
+  await typeEnds(dialog, left, right);
   await pick(dialog, 'Kind', kind);
-  await pick(dialog, /Left station/, left);
-  await pick(dialog, /Right station/, right);
+  await dialog.getByRole('textbox', { name: 'Name' }).fill(name);
   await dialog.getByRole('button', { name: 'Create' }).press('Enter');
   await expect(dialog).toBeHidden();
+}
+
+/** The two stations of a new exchange. */
+export async function typeEnds(dialog: Locator, left: string, right: string): Promise<void> {
+  for (const [side, name] of [
+    [/Left station/, left],
+    [/Right station/, right],
+  ] as const) {
+    const field = dialog.getByRole('combobox', { name: side });
+    await field.fill(name);
+    await field.press('Tab');
+  }
 }
 
 /** Into the field with this label: chosen where it is a choice, else typed. */

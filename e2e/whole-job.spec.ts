@@ -87,7 +87,7 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   // A new exchange, its one lane from the other supplier's list.
   await page.getByRole('link', { name: 'Exchanges', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'New exchange' }).press('Enter');
-  await page.keyboard.type('Skid readings');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Skid readings');
   await page.keyboard.press('Enter');
   const sheet = page.getByRole('grid', { name: 'Skid readings, both ends' });
   await expect(sheet).toBeVisible();

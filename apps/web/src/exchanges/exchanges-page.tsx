@@ -8,13 +8,13 @@ import { useStateOf } from '../store/store';
 import { tallyOf } from '@dialoga/core/check';
 import type { Verdict } from '@dialoga/core/lane';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { grouped } from '../findings/grouped';
 import { Counts } from '../marks/counts';
 import { LaneMarks } from '../marks/lane-marks';
 import { useChecked, useCounting } from '../store/checked';
 import { BoxButton, Empty, PageTitle } from '../theme/parts';
-import { NewExchange } from './new-exchange';
+import { NewExchange, type From } from './new-exchange';
 
 const COLUMNS = ['open', 'name', 'kind', 'protocol', 'ends', 'cadence', 'lanes', 'agreed', 'findings'] as const;
 
@@ -37,7 +37,8 @@ export function ExchangesPage() {
   const project = useStateOf((s) => s.project.project)!;
   const { lanes } = useChecked();
   const findings = useCounting();
-  const [beginning, setBeginning] = useState(false);
+  const { state } = useLocation() as { state: { begin?: From } | null };
+  const [beginning, setBeginning] = useState<From | null>(state?.begin ?? null);
 
   const exchanges = useMemo(
     () =>
@@ -96,10 +97,7 @@ export function ExchangesPage() {
         <Link to={`/p/${projectId}/structures`} style={{ marginLeft: 'auto' }}>
           Structures
         </Link>
-        <BoxButton
-          autoFocus={exchanges.length === 0 && project.count('station') < 2}
-          onPress={() => setBeginning(true)}
-        >
+        <BoxButton autoFocus={exchanges.length === 0 && project.count('station') < 2} onPress={() => setBeginning({})}>
           New exchange
         </BoxButton>
       </PageTitle>
@@ -122,7 +120,7 @@ export function ExchangesPage() {
           add={{ hint: 'new: one station → another', by: 'name', begin }}
         />
       )}
-      {beginning && <NewExchange onClose={() => setBeginning(false)} />}
+      {beginning && <NewExchange {...beginning} onClose={() => setBeginning(null)} />}
     </>
   );
 }

@@ -16,7 +16,8 @@ import {
 } from '@dialoga/core/sheet';
 import { newId } from '../api/new-id';
 import type { ClipboardBlock } from '../grid/clipboard-block';
-import type { CellAt, CellEdit } from '../grid/types';
+import type { CellAt, CellEdit, Judged } from '../grid/types';
+import { foresee } from '../store/foreseeing';
 import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch } from '../store/store';
@@ -70,9 +71,11 @@ export function useSheetTyping(
   }
 
   /** Why a text cannot stand in a cell as it is; null: it can. */
-  function judge(at: CellAt, text: string): string | null {
+  function judge(at: CellAt, text: string): Judged {
     const cell = cellOf(at);
-    return cell ? (editSheet(project, [sheetEdit(cell, text)], newId).problems[0] ?? null) : null;
+    if (!cell) return null;
+    const { problems, changes } = editSheet(project, [sheetEdit(cell, text)], newId);
+    return problems[0] ?? foresee(changes);
   }
 
   function onPaste(at: CellAt, { text, merged }: ClipboardBlock) {

@@ -50,7 +50,7 @@ export function Choice({ label, value, options, onChoose, autoFocus = false, qui
       placeholder={empty}
       {...(quiet ? { 'aria-label': label } : {})}
     >
-      {!quiet && <Label>{label}</Label>}
+      {!quiet && <Label className="label">{label}</Label>}
       <Box autoFocus={autoFocus}>
         <SelectValue>{({ selectedText, defaultChildren }) => selectedText ?? defaultChildren}</SelectValue>
         <Chevron open />

@@ -1,13 +1,14 @@
 import { useEffect, useEffectEvent, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { SaidAtCell } from './said-at-cell';
 import { Editor, Unseen } from './styles';
+import type { Judged } from './types';
 
 interface Props {
   text: string;
   options?: readonly string[];
   label: string;
   /** why a text cannot stand there as it is; null: it can, or that is not known */
-  judge: (text: string) => string | null;
+  judge: (text: string) => Judged;
   /** false: the text was refused, and stays here to be put right */
   onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => boolean;
   onCancel: () => void;
@@ -27,10 +28,13 @@ export function CellEditor({ text, options, label, judge, onDone, onCancel }: Pr
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [listId, problemId] = [useId(), useId()];
-  const judged = useEffectEvent((now: string) => setProblem(now.trim() === '' ? null : judge(now)));
+  const judged = useEffectEvent(async (now: string) => {
+    const said = now.trim() === '' ? null : await judge(now);
+    if (input.current?.value === now) setProblem(said);
+  });
   useEffect(() => {
     if (typed === null) return;
-    const timer = setTimeout(() => judged(typed), PAUSE_MS);
+    const timer = setTimeout(() => void judged(typed), PAUSE_MS);
     return () => clearTimeout(timer);
   }, [typed]);
 

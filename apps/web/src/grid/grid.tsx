@@ -24,7 +24,7 @@ import { useHeadHelp } from './head-help';
 import { edge, nearest, step, type At } from './move';
 import { Body, Frame, Head, HeadCell, Tint } from './styles';
 import { leastWidth } from './least-width';
-import type { CellAt, CellEdit, GoTo, GridColumn, GridRow } from './types';
+import type { CellAt, CellEdit, GoTo, GridColumn, GridRow, Judged } from './types';
 
 interface Props {
   label: string;
@@ -33,7 +33,7 @@ interface Props {
   /** typed, cleared or filled cells; one undo step */
   onEdit: (edits: CellEdit[]) => void;
   /** why a text cannot stand in a cell as it is; null: it can */
-  judge?: ((at: CellAt, text: string) => string | null) | undefined;
+  judge?: ((at: CellAt, text: string) => Judged) | undefined;
   onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   goTo?: GoTo | null;
   /** the main thing of its page: it takes the focus when the page opens */

@@ -1,15 +1,16 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
-import { Tooltip } from 'react-aria-components';
+import { Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour, size, space } from '../theme/tokens';
 
-export const Said = styled(Tooltip)`
+const Said = styled(Popover)`
   max-width: 320px;
   padding: ${space[2]}px ${space[3]}px;
   border: 1px solid ${colour.edge};
   background: ${colour.sheet};
   color: ${colour.ink};
   font-size: ${size.data}px;
+  pointer-events: none;
   box-shadow: 0 2px 8px color-mix(in srgb, ${colour.ink} 20%, transparent);
 `;
 
@@ -35,7 +36,7 @@ export function useHeadHelp() {
     if (help !== undefined) resting.current = setTimeout(() => setShown({ over: { current: heading }, help }), REST_MS);
   };
   const tooltip = shown && (
-    <Said triggerRef={shown.over} isOpen placement="bottom start" offset={4}>
+    <Said triggerRef={shown.over} isOpen isNonModal placement="bottom start" offset={4}>
       {shown.help}
     </Said>
   );

@@ -2,7 +2,7 @@ import type { KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import type { ClipboardBlock } from './clipboard-block';
 import { Grid } from './grid';
-import type { CellAt, CellEdit, GoTo, GridColumn, GridRow } from './types';
+import type { CellAt, CellEdit, GoTo, GridColumn, GridRow, Judged } from './types';
 
 /** Among titles that have an inset already, the first column needs none. */
 const Box = styled.div`
@@ -16,7 +16,7 @@ interface Props {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
-  judge?: (at: CellAt, text: string) => string | null;
+  judge?: (at: CellAt, text: string) => Judged;
   onPaste?: (at: CellAt, block: ClipboardBlock) => void;
   /** other keys; true: taken */
   onKey?: (event: KeyboardEvent, at: CellAt) => boolean;

@@ -81,6 +81,9 @@ export interface GridColumn {
   page?: boolean;
 }
 
+/** Why a text cannot stand in a cell as it is; null: it can. */
+export type Judged = string | null | Promise<string | null>;
+
 export interface CellEdit {
   row: string;
   column: number;

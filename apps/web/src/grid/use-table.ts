@@ -1,10 +1,11 @@
 import { useStore } from 'react-redux';
+import { foresee } from '../store/foreseeing';
 import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, type State } from '../store/store';
 import type { ClipboardBlock } from './clipboard-block';
 import { pastedInto, typedInto, type TableChange } from './table-edits';
-import type { CellAt, CellEdit, GridColumn, GridRow } from './types';
+import type { CellAt, CellEdit, GridColumn, GridRow, Judged } from './types';
 
 /** Of that many problems of a block the first are told, and how many more. */
 const TOLD = 3;
@@ -21,7 +22,7 @@ interface TableProps {
   columns: readonly GridColumn[];
   rows: readonly GridRow[];
   onEdit: (edits: CellEdit[]) => void;
-  judge: (at: CellAt, text: string) => string | null;
+  judge: (at: CellAt, text: string) => Judged;
   onPaste: (at: CellAt, block: ClipboardBlock) => void;
 }
 
@@ -47,7 +48,9 @@ export function useTableOf(): (table: Table) => TableProps {
     },
     judge: (at, text) => {
       const { project } = store.getState().project;
-      return project ? (typedInto(project, table.rows, [{ ...at, text }]).problems[0] ?? null) : null;
+      if (!project) return null;
+      const { problems, changes } = typedInto(project, table.rows, [{ ...at, text }]);
+      return problems[0] ?? foresee(changes);
     },
     onPaste: (at, { text }) => {
       const { project } = store.getState().project;

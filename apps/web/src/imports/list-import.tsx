@@ -15,7 +15,7 @@ export const Row = styled.div`
   gap: ${space[2]}px ${space[4]}px;
   align-items: center;
   padding-top: ${space[2]}px;
-  label {
+  .label {
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }

@@ -15,7 +15,7 @@ const Columns = styled.div`
     grid-template-columns: 76px minmax(0, 1fr);
     align-items: center;
   }
-  label {
+  .label {
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }

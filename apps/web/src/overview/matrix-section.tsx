@@ -83,6 +83,20 @@ const Cell = styled.button<{ $chosen: boolean; $heldUp: boolean; $quiet: boolean
   }
 `;
 
+/** Nothing is exchanged here yet; something can be. */
+const Empty = styled(Link)`
+  display: block;
+  min-height: 25px;
+  padding: 0 ${space[3]}px;
+  line-height: 25px;
+  text-decoration: none;
+  opacity: 0;
+  &:hover,
+  &:focus-visible {
+    opacity: 1;
+  }
+`;
+
 const Legend = styled.p`
   padding: ${space[3]}px 0;
   color: ${colour.ink2};
@@ -119,6 +133,7 @@ const bytes = (bits: number) => Math.ceil(bits / 8);
 
 /** Sources down, sinks across; above thirty stations or where most of it is empty, the same as a list. */
 export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
+  const { project: address = '' } = useParams();
   const [whole, setWhole] = useState(false);
   const endToEnd = useEndToEnd(whole);
   const matrix = endToEnd ?? eachLane;
@@ -148,6 +163,17 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
       </Cell>
     );
   };
+  const empty = (source: Station, sink: Station) => (
+    <Empty
+      to={`/p/${address}/exchanges`}
+      state={{ begin: { from: source.id, to: sink.id } }}
+      // By keyboard the find box begins one: hundreds of empty cells are nothing to go through.
+      tabIndex={-1}
+      aria-label={`New exchange: ${source.name} to ${sink.name}`}
+    >
+      +
+    </Empty>
+  );
   return (
     <Section aria-label="Exchange matrix">
       <SectionHead>
@@ -201,7 +227,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
                   const cell = byKey.get(`${source.id} ${sink.id}`);
                   return (
                     <td key={sink.id} className={source.id === sink.id ? 'self' : undefined}>
-                      {cell && button(cell)}
+                      {cell ? button(cell) : source.id !== sink.id && empty(source, sink)}
                     </td>
                   );
                 })}

@@ -36,7 +36,7 @@ const Asked = styled.div`
   gap: ${space[2]}px ${space[5]}px;
   padding: ${space[3]}px ${space[4]}px;
   border-bottom: 1px solid ${colour.hairline};
-  label {
+  .label {
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }

@@ -30,7 +30,7 @@ const Table = styled.div`
   > .field {
     display: contents;
   }
-  label {
+  .label {
     color: ${colour.ink2};
   }
   button {

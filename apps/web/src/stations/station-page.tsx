@@ -57,6 +57,7 @@ export function StationPage() {
   const exchanges = [...new Set(childrenOf(project, 'end', id).map((e) => e.exchange))].flatMap(
     (e) => project.get('exchange', e) ?? [],
   );
+  const ports = childrenOf(project, 'port', id).filter(({ enabled, network }) => enabled && network !== null);
   const profile = station.profile ? project.get('profile', station.profile) : undefined;
   return (
     <>
@@ -168,8 +169,24 @@ export function StationPage() {
           <BlockPartsGrid label="Parts of their blocks" blocksOf={(now) => reservedBlocks(now, id)} />
         </Section>
         <Section aria-label="Exchanges of this station">
-          <h2>Exchanges of this station</h2>
-          {exchanges.length === 0 && <p>none yet</p>}
+          <SectionHead>
+            <h2>Exchanges of this station</h2>
+            <p>
+              {exchanges.length === 0 && 'none yet; '}
+              <Link to={`/p/${projectId}/exchanges`} state={{ begin: { from: id } }}>
+                New exchange
+              </Link>
+              {ports.length > 1 &&
+                ports.map((port) => (
+                  <span key={port.id}>
+                    {', '}
+                    <Link to={`/p/${projectId}/exchanges`} state={{ begin: { from: id, through: port.id } }}>
+                      through {port.name || port.address}
+                    </Link>
+                  </span>
+                ))}
+            </p>
+          </SectionHead>
           <Touching>
             {exchanges.map((e) => (
               <li key={e.id}>

@@ -29,7 +29,7 @@ const Tools = styled.div`
   gap: ${space[2]}px ${space[5]}px;
   padding: ${space[2]}px ${space[4]}px;
   border-bottom: 1px solid ${colour.hairline};
-  label {
+  .label {
     color: ${colour.ink2};
     font-size: ${size.data}px;
   }

@@ -26,6 +26,7 @@ import { expose } from 'comlink';
 import { newId } from '../api/new-id';
 import { projectFromBytes } from '../api/opened';
 import { editsBefore } from './edits-before';
+import { foreseen } from './foreseen';
 import { orderChange, type OrderChange } from './order-change';
 
 /** What the page is told after opening or an edit. */
@@ -140,6 +141,10 @@ const checker = {
     project = project.with(applied.entities);
     engine.edit(project, applied.entities);
     return told(engine.advance(slice(FIRST_SLICE_MS)));
+  },
+  /** What changes that are still being typed would have found. */
+  foresee(changes: readonly Change[]): string | null {
+    return engine && project ? foreseen(engine, project, changes) : null;
   },
   /** What is now known of the projects beside this one. */
   lookBeside(beside: readonly Beside[]): Checked | null {

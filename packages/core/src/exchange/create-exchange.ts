@@ -17,6 +17,8 @@ export interface ExchangeWish {
   kind: ExchangeKind;
   protocol: string;
   stations: readonly [string, string];
+  /** the port that an end of it is to go through; else the one that suits best */
+  through?: string | undefined;
 }
 
 /** An exchange with its two ends; each takes the port that suits it best, and neither is told anything yet. */
@@ -39,7 +41,9 @@ export function createExchange(
   };
   const media = wish.protocol === OTHER_ID ? null : protocolOf(plain).media;
   const ends = wish.stations.map((station, i) => {
-    const port = portFor(project, wish.kind, station, wish.stations[1 - i]!, media);
+    const asked = wish.through ? project.get('port', wish.through) : undefined;
+    const port =
+      asked?.station === station ? asked.id : portFor(project, wish.kind, station, wish.stations[1 - i]!, media);
     return newEnd(newId(), (i + 1) * 10, exchange.id, station, port, rolesFor(wish.kind)[i]!);
   });
   const changes: Change[] = [put('exchange', exchange), ...ends.map((end) => put('end', end))];
