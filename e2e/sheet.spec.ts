@@ -160,8 +160,8 @@ test('a header is typed under the length: it is counted in it, and what travels 
 });
 
 test('what cannot stand in a cell, or would be wrong there, is said under it while it is typed', async ({ page }) => {
-  const editor = page.getByRole('textbox', { name: 'Address' });
-  await cell(page, 'lane:permits', 4).click();
+  const editor = page.getByRole('textbox', { name: 'Address', exact: true });
+  await cell(page, 'lane:status', 4).click();
   await page.keyboard.press('F2');
   await editor.fill('a hundred');
   await expect(editor).toHaveAccessibleDescription(/“a hundred” is not an address of this station/);
@@ -169,11 +169,11 @@ test('what cannot stand in a cell, or would be wrong there, is said under it whi
   // One that can be read, beyond its area: found before it is stored.
   await editor.fill('%MW99999');
   await expect(page.getByText(/lies beyond its Memory, which ends at %MW4095/).last()).toBeVisible();
-  await editor.fill('%MW300');
+  await editor.fill('%MW320');
   await expect(editor).toHaveAccessibleDescription('');
   await editor.fill('%MW99999');
   await page.keyboard.press('Escape');
-  await expect(cell(page, 'lane:permits', 4)).toHaveText('%MW300');
+  await expect(cell(page, 'lane:status', 4)).toHaveText('%MW320');
   await expectTally(page, 0, 0);
   // A heading says what its column is for, once the pointer rests on it.
   await page.getByRole('columnheader', { name: 'Address' }).first().hover();

@@ -6,7 +6,8 @@ import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton } from '../theme/parts';
-import { ListArea, Understood } from './parts';
+import { ListField } from './list-field';
+import { Understood } from './parts';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 const EXAMPLE = [
@@ -45,7 +46,7 @@ export function StationList() {
     >
       <h2>A list of stations</h2>
       <p>a station a line: name, type, address; two names with an arrow between them are an exchange</p>
-      <ListArea
+      <ListField
         aria-label="List of stations"
         rows={8}
         autoFocus
@@ -54,9 +55,8 @@ export function StationList() {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) make();
         }}
         value={text}
+        onText={setText}
         placeholder={EXAMPLE}
-        spellCheck={false}
-        onChange={(event) => setText(event.target.value)}
       />
       <Understood role="status">{wordsOf(listed)}</Understood>
       <BoxButton type="submit" isDisabled={listed.changes.length === 0}>

@@ -7,7 +7,8 @@ import { edit } from '../store/editing';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { BoxButton, Input } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
-import { ListArea, Understood } from './parts';
+import { ListField } from './list-field';
+import { Understood } from './parts';
 
 const Sides = styled.div`
   display: grid;
@@ -93,13 +94,12 @@ export function TwoLists() {
                   onChange={(event) => change(at, { address: event.target.value })}
                 />
               </div>
-              <ListArea
+              <ListField
                 aria-label={`Rows of the ${side} list`}
                 rows={9}
                 value={list}
                 placeholder={EXAMPLES[at].list}
-                spellCheck={false}
-                onChange={(event) => change(at, { list: event.target.value })}
+                onText={(text) => change(at, { list: text })}
               />
               <Understood role="status">{laid && list.trim() !== '' && <SideWords side={laid.sides[at]} />}</Understood>
             </Side>

@@ -1,6 +1,5 @@
 import type { Cell } from '@dialoga/core/finding';
 import type { Rows } from '@dialoga/core/fields';
-import { set } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
 import type { FieldEdit } from '@dialoga/core/text';
 import type { KeyboardEvent } from 'react';
@@ -10,9 +9,8 @@ import { newRow } from '../grid/new-row';
 import { SmallGrid } from '../grid/small-grid';
 import type { CellAt, CellEdit, GridColumn, GridRow } from '../grid/types';
 import { useTableOf } from '../grid/use-table';
-import { drop } from '../store/dropping';
+import { dropRow } from '../store/dropping';
 import { useAppDispatch, useStateOf } from '../store/store';
-import { useEdits } from '../store/use-edits';
 import { columnsOf, pathsOf, rowOf, type Shown } from './entity-rows';
 import { useShown } from './use-shown';
 
@@ -82,7 +80,6 @@ export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, I
   const tableOf = useTableOf();
   const linkOf = useGridLink();
   const dispatch = useAppDispatch();
-  const commit = useEdits();
   const columns = props.columns ?? (Object.keys(of.fields) as Id[]);
   const paths = pathsOf(of, columns);
   const shown = useShown(of, columns, { look: props.look, edit: props.edit, height });
@@ -94,14 +91,13 @@ export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, I
   const table = tableOf({ label: props.step ?? `Edit ${of.one}`, columns: titled?.(all) ?? all, rows });
   const link = linkOf(rows, strict, leaves);
 
-  function dropRow(row: Row) {
+  function dropOne(row: Row) {
     if (props.onDrop !== undefined) return props.onDrop?.(row);
-    const { kind, id, path } = of.refOf(row);
-    const entity = project.get(kind, id);
+    const ref = of.refOf(row);
+    const entity = project.get(ref.kind, ref.id);
     if (!entity) return;
-    const name = 'name' in entity ? entity.name : '';
-    if (path.length === 0) dispatch(drop(`Delete ${name || of.one}`, kind, id));
-    else commit(`Delete ${of.one}`, [{ changes: [set(kind, entity, path, undefined)], problem: null }]);
+    const name = 'name' in entity && ref.path.length === 0 ? entity.name : '';
+    dispatch(dropRow(`Delete ${name || of.one}`, ref));
   }
 
   const Table = main ? Grid : SmallGrid;
@@ -123,7 +119,7 @@ export function EntityGrid<Row, Id extends string>(props: EntityGridProps<Row, I
         const row = rowAt(at);
         if (onKey?.(event, row)) return true;
         if (event.key !== 'Delete' || !event.ctrlKey || row === null || props.onDrop === null) return false;
-        dropRow(row);
+        dropOne(row);
         return true;
       }}
     />

@@ -1,8 +1,9 @@
+import { set } from '@dialoga/core/change';
 import { addEnd } from '@dialoga/core/exchange';
 import { editTold } from '@dialoga/core/fields';
-import { childrenOf, inOrder, type End, type ToldFieldName } from '@dialoga/core/model';
+import { childrenOf, inOrder, type End, type Port, type Project, type ToldFieldName } from '@dialoga/core/model';
 import { protocolOf } from '@dialoga/core/protocol';
-import { refused } from '@dialoga/core/text';
+import { refused, type FieldEdit } from '@dialoga/core/text';
 import { TOLD_WORDS, toldFields } from '@dialoga/core/told';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -19,18 +20,56 @@ import { ExchangeSettings } from './exchange-settings';
 import { Title } from './sheet-styles';
 
 const TOLD: readonly ToldFieldName[] = ['address', 'tcpPort', 'node', 'unit', 'telemetry', 'name', 'slot', 'type'];
-const PATHS = [null, null, null, ...TOLD.map((field) => [field])];
-const FIRST_TOLD = 3;
+const FIRST_TOLD = 4;
+const PATHS = [...Array.from({ length: FIRST_TOLD }, () => null), ...TOLD.map((field) => [field])];
 const COLUMNS: readonly GridColumn[] = [
   { id: 'tool', title: 'Tools on', names: true, track: 'minmax(110px, 1fr)' },
+  {
+    id: 'by',
+    title: 'By its adapter',
+    names: true,
+    track: 'minmax(96px, 1fr)',
+    help: 'The adapter of its computer that the tool goes out by.',
+  },
   { id: 'station', title: 'Target station', names: true, track: 'minmax(110px, 1fr)' },
-  { id: 'port', title: 'Reached at', track: 'minmax(110px, 1fr)' },
+  {
+    id: 'port',
+    title: 'Reached at',
+    names: true,
+    track: 'minmax(110px, 1fr)',
+    help: 'The port of the target that it is reached at.',
+  },
   ...TOLD.map((field) => ({
     id: field,
     title: TOLD_WORDS[field][0]!.toUpperCase() + TOLD_WORDS[field].slice(1),
     track: 'minmax(88px, 1fr)',
   })),
 ];
+
+const [BY, AT] = [1, 3];
+
+const portsOf = (project: Project, end: End): Port[] => childrenOf(project, 'port', end.station);
+const portName = ({ name, address }: Port): string => name || address;
+
+/** The port of an end, chosen by its name or its address. */
+const portCell = (project: Project, end: End, network?: string): GridCell => {
+  const port = end.port ? project.get('port', end.port) : undefined;
+  const text = port ? portName(port) : '';
+  const shown = network && text ? `${text}, ${network}` : text || 'not chosen';
+  return { text, show: shown, muted: text === '', editable: true, options: portsOf(project, end).map(portName) };
+};
+
+function throughPort(project: Project, id: string, text: string): FieldEdit {
+  const end = project.get('end', id);
+  if (!end) return { changes: [], problem: null };
+  if (text === '') return { changes: [set('end', end, ['port'], null)], problem: null };
+  const ports = portsOf(project, end);
+  const found = ports.find((port) => [port.name, port.address].some((one) => one.toLowerCase() === text.toLowerCase()));
+  const expected = `its ports are ${ports.map(portName).join(', ') || 'none yet'}`;
+  return found
+    ? { changes: [set('end', end, ['port'], found.id)], problem: null }
+    : refused({ found: `there is no port “${text}”`, expected });
+}
 
 /** A service link moves no data: each tool with what it was told of every station that it works on, and what is so. */
 export function ServicePage() {
@@ -66,19 +105,21 @@ export function ServicePage() {
           of: { kind: 'end', id: tool.id, path: ['told', other.id] },
           edit: (now, column, text) => {
             const [end, field] = [now.get('end', tool.id), TOLD[column - FIRST_TOLD]];
+            if (column === BY || column === AT) return [throughPort(now, column === BY ? tool.id : other.id, text)];
             return end && field ? [editTold(end, other.id, field, text)] : [];
           },
           cells: [
             { text: i === 0 ? name(tool) : '' },
+            i === 0 ? portCell(project, tool) : { text: '' },
             { text: name(other) },
-            { text: network ?? 'no network', muted: true },
+            portCell(project, other, network),
             ...cells,
           ],
         };
       });
   });
 
-  const fresh = newRow(COLUMNS.length, 1, 'new: a station', {
+  const fresh = newRow(COLUMNS.length, 2, 'new: a station', {
     begin: (now, _, text) => {
       const station = inOrder(now, 'station').find((s) => s.name.toLowerCase() === text.toLowerCase());
       const expected = 'write the name of a station';

@@ -217,6 +217,7 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridR
       if (column === 'direction' && cells.open) {
         return { ...wide('open', cells.open.text || 'open to others?'), through };
       }
+      if (column === 'area') return wide('layout', cells.layout?.text ?? '');
       if (column === 'address' && cells.told)
         return wide('told', cells.told.text ? `partner: ${cells.told.text}` : 'partner: …');
       if (column === 'length') return wide('header', cells.header?.text ? `header ${cells.header.text}` : '');

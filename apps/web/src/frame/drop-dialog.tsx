@@ -62,7 +62,7 @@ export function DropDialog() {
   const { dropping, project } = useStateOf((s) => s.project);
   const dispatch = useAppDispatch();
   if (!dropping || !project) return null;
-  const { label, kind, id, reached } = dropping;
+  const { label, ref, reached } = dropping;
   const leave = () => dispatch(projectSlice.actions.dropAsked(null));
   return (
     <Overlay isOpen isDismissable onOpenChange={(open) => !open && leave()}>
@@ -82,7 +82,7 @@ export function DropDialog() {
           </List>
           {reached.length > MOST && <p>and {reached.length - MOST} more</p>}
           <Actions>
-            <BoxButton autoFocus onPress={() => dispatch(dropNow(label, kind, id))}>
+            <BoxButton autoFocus onPress={() => dispatch(dropNow(label, ref))}>
               Delete
             </BoxButton>
             <BoxButton onPress={leave}>Cancel</BoxButton>

@@ -20,6 +20,8 @@ import { PastLine } from './past-line';
 import { ServerAway } from './server-away';
 import { TopBar } from './top-bar';
 import { useDeadLink } from './use-dead-link';
+import { useDropped } from '../grid/dropped';
+import { projectSlice } from '../store/project-slice';
 import { useEvents } from './use-events';
 
 const Screen = styled.div`
@@ -108,11 +110,18 @@ export function Frame() {
     event.preventDefault();
   });
 
+  // A file that is dropped beside a table would make the browser leave the page.
+  const beside = useDropped<HTMLElement>(() =>
+    dispatch(
+      projectSlice.actions.noticed('Drop a list on a table, or on a field that asks for one. Nothing was changed.'),
+    ),
+  );
+
   return (
     <Screen>
       <TopBar />
       <Middle $pinned={pinned}>
-        <Main>
+        <Main {...beside}>
           <PastLine />
           {status === 'loading' && (
             <Empty role="status">

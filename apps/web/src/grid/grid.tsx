@@ -20,6 +20,7 @@ import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';
 import { CellEditor } from './cell-editor';
 import { cellId, GridRowView } from './grid-row';
+import { useDropped } from './dropped';
 import { useHeadHelp } from './head-help';
 import { edge, nearest, step, type At } from './move';
 import { Body, Frame, Head, HeadCell, Tint } from './styles';
@@ -314,7 +315,15 @@ export function Grid(props: Props) {
     onPaste({ row: row.id, column: cursor.column }, clipboardBlock(event.clipboardData));
   }
 
-  function positionOf(event: MouseEvent): At | null {
+  const dropped = useDropped<HTMLDivElement>((text, event) => {
+    const at = positionOf(event) ?? cursor;
+    const row = rows[at.row];
+    if (!row || !onPaste) return;
+    place(at);
+    onPaste({ row: row.id, column: at.column }, { text, merged: 0 });
+  });
+
+  function positionOf(event: Pick<MouseEvent, 'target'>): At | null {
     const cell = (event.target as HTMLElement).closest<HTMLElement>('[role=gridcell]');
     const row = cell?.closest<HTMLElement>('[role=row]');
     return cell && row ? { row: Number(row.dataset.row), column: Number(cell.dataset.column) } : null;
@@ -336,6 +345,7 @@ export function Grid(props: Props) {
       onKeyDown={onKeyDown}
       onCopy={onCopy}
       onPaste={onPasteText}
+      {...(onPaste ? dropped : {})}
       onFocus={() => {
         setFocused(true);
         explain(() => aboutCursor.current);

@@ -1,4 +1,4 @@
-import { addBlockPart, BLOCK_PART, dropBlockPart, editField, partRef, partsOf } from '@dialoga/core/fields';
+import { addBlockPart, BLOCK_PART, editField, partRef, partsOf } from '@dialoga/core/fields';
 import type { Project } from '@dialoga/core/model';
 import type { MemberBlock } from '@dialoga/core/profiles';
 import { newId } from '../api/new-id';
@@ -8,8 +8,8 @@ import { newRow } from '../grid/new-row';
 import { SmallGrid } from '../grid/small-grid';
 import type { GridRow } from '../grid/types';
 import { useTableOf } from '../grid/use-table';
-import { useStateOf } from '../store/store';
-import { useEdits } from '../store/use-edits';
+import { dropRow } from '../store/dropping';
+import { useAppDispatch, useStateOf } from '../store/store';
 
 type PartField = keyof typeof BLOCK_PART.fields;
 const ALL = Object.keys(BLOCK_PART.fields) as PartField[];
@@ -18,7 +18,7 @@ const ALL = Object.keys(BLOCK_PART.fields) as PartField[];
 export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Project) => MemberBlock[]; label: string }) {
   const project = useStateOf((s) => s.project.project)!;
   const tableOf = useTableOf();
-  const commit = useEdits();
+  const dispatch = useAppDispatch();
   const blocks = blocksOf(project);
   /** What a type takes has no address before a station reserves it. */
   const placed = blocks.some((block) => block.start !== null);
@@ -37,7 +37,7 @@ export function BlockPartsGrid({ blocksOf, label }: { blocksOf: (project: Projec
       {...table}
       onDrop={(id) => {
         const part = blocks.flatMap(partsOf).find((one) => rowOf(one, shown).id === id);
-        if (part) commit('Delete a part of a block', [dropBlockPart(part)]);
+        if (part) dispatch(dropRow('Delete a part of a block', BLOCK_PART.refOf(part)));
       }}
     />
   );

@@ -4,14 +4,14 @@ import { VIEW, viewsOf } from '@dialoga/core/fields';
 import { childrenOf, orderAfter } from '@dialoga/core/model';
 import { newId } from '../api/new-id';
 import { EntityGrid } from '../entities/entity-grid';
-import { useStateOf } from '../store/store';
-import { useEdits } from '../store/use-edits';
+import { dropRow } from '../store/dropping';
+import { useAppDispatch, useStateOf } from '../store/store';
 import { areaNamed } from './in-area';
 
 /** Every view of every area: those of the profile to read, those of the area to edit. */
 export function ViewsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
-  const commit = useEdits();
+  const dispatch = useAppDispatch();
   const areas = childrenOf(project, 'area', station);
   const add = {
     hint: 'new view: area',
@@ -36,7 +36,7 @@ export function ViewsGrid({ station }: { station: string }) {
       {...(areas.length > 0 ? { add } : {})}
       onDrop={({ entity, key }) => {
         if (!entity.views[key]) return;
-        commit('Delete view', [{ changes: [set('area', entity, ['views', key], undefined)], problem: null }]);
+        dispatch(dropRow('Delete view', { kind: 'area', id: entity.id, path: ['views', key] }));
       }}
     />
   );

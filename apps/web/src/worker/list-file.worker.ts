@@ -24,8 +24,19 @@ const SAMPLE_ROWS = 4;
 export interface ListRows {
   tags: TagList;
   hardware: ListRow[];
+  /** cells as they stand, to be pasted */
+  block: string[][];
 }
-const KINDS: { [K in keyof ListRows]: ListKind<ListRows[K]> } = { tags: TAG_LIST, hardware: HARDWARE_LIST };
+const BLOCK: ListKind<string[][]> = {
+  columns: {},
+  understand: () => ({ heading: -1, headings: [], columns: {}, twice: [] }),
+  read: ({ rows }) => ({ ok: true, value: rows.map((row) => [...row]) }),
+};
+const KINDS: { [K in keyof ListRows]: ListKind<ListRows[K]> } = {
+  tags: TAG_LIST,
+  hardware: HARDWARE_LIST,
+  block: BLOCK,
+};
 
 /** What of a file was corrected by hand; all else is recognised. */
 export interface FileChoice {

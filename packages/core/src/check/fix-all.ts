@@ -16,7 +16,7 @@ export interface FixedAll {
 }
 
 /**
- * Takes the first ready fix of each finding, one after the other; none of them twice at the same field. `before` gives the
+ * Takes the first ready fix of each finding, one after the other, where it is no choice; none of them twice at the same field. `before` gives the
  * edits that came before a finding, so that here, too, what was typed last gives way.
  */
 export function fixAll(
@@ -30,7 +30,7 @@ export function fixAll(
     const [fix] = fixesOf(finding, now, before(finding));
     const set = { id: 'fix', label: '', changes: fix?.changes ?? [] };
     const again = overlapsPaths(set, { id: 'before', label: '', changes: result.changes });
-    const applied = fix && !again ? apply(now, set) : null;
+    const applied = fix && !fix.choice && !again ? apply(now, set) : null;
     if (!applied?.ok) {
       result.left.push(finding);
       continue;

@@ -78,6 +78,8 @@ export type Report = Omit<Finding, 'key' | 'code' | 'severity'> & {
 export interface Fix {
   label: string;
   changes: Change[];
+  /** one of several that are as good: somebody has to choose, and none is taken with others */
+  choice?: true;
 }
 
 export interface Rule {

@@ -206,8 +206,6 @@ export function addBlockPart(block: MemberBlock, key: string, name: string): Fie
   return changed(block.members ? setIn(block, ['members', key], part) : setIn(block, ['members'], { [key]: part }));
 }
 
-export const dropBlockPart = ({ block, key }: PartRow): FieldEdit => changed(setIn(block, ['members', key], undefined));
-
 function setIn({ holder, path }: MemberBlock, at: readonly string[], value: unknown): Change {
   return holder.kind === 'area' ? set('area', holder.entity, [...path, ...at], value) : set('profile', holder.entity, [...path, ...at], value);
 }

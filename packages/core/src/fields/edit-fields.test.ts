@@ -1,3 +1,5 @@
+import { pastedPlant } from '../testing/pasted-plant.testing.js';
+import { inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import type { Entity, Kind } from '../model/kinds.js';
 import { smallPlant } from '../testing/random-edits.testing.js';
@@ -17,7 +19,8 @@ import { entryOf, typing } from '../testing/typing.testing.js';
 import { addGroup } from './tag-lists.js';
 import { LINE_PORT } from './line.js';
 import { ETHERNET, RADIO, RADIO_UNITS, TOKEN_BUS } from './network.js';
-import { dropEntry, fieldText, type Rows } from './field.js';
+import { fieldText, type Rows } from './field.js';
+import { dropEntryWithWhatRests } from './entry-with-what-rests.js';
 import type { Network } from '../model/network.js';
 import type { Port } from '../model/port.js';
 
@@ -364,6 +367,17 @@ test('groups of a tag server are made with their names, name their stations, and
   expect(after(of('b'), named).get('station', 'sa')!.groups!.g1!.station).toBe('sb');
   expect(after(of(''), named).get('station', 'sa')!.groups!.g1!.station).toBeNull();
   expect(of('Nobody').problem).toContain('there is no station “Nobody”; name one that is');
-  const gone = after(dropEntry(named.get('station', 'sa')!, { kind: 'station', id: 'sa', path: ['groups', 'g1'] }), named);
+  const gone = after({ changes: dropEntryWithWhatRests(named, { kind: 'station', id: 'sa', path: ['groups', 'g1'] }), problem: null }, named);
   expect(gone.get('station', 'sa')!.groups).toEqual({});
+});
+
+test('the module that a port is on is named by its name or its slot', () => {
+  const { project } = pastedPlant('West\tlarge tags by name\t10.8.5.1/24');
+  const [port] = inOrder(project, 'port');
+  expect(fieldText(PORT, 'module', port!, project)).toBe('Ethernet module');
+  const typed = (text: string) => editField(PORT, 'module', port!, text, { project, newId: () => 'x' });
+  const cpu = inOrder(project, 'module').find(({ kind }) => kind === 'CPU')!;
+  for (const text of ['cpu', 'slot 0']) expect(typed(text).changes).toMatchObject([{ path: ['module'], after: cpu.id }]);
+  expect(typed('').changes).toMatchObject([{ path: ['module'], after: null }]);
+  expect(typed('nothing').problem).toContain('its modules are CPU, Ethernet module');
 });

@@ -140,6 +140,3 @@ export function fieldText<Row, Id extends string>(rows: Rows<Row, Id>, id: Id, r
 
 /** Where a field stands in its row, as findings and links name it; null where they cannot. */
 export const pathOf = <Row>(id: string, { path }: Field<Row>): readonly string[] | null => (path === undefined ? [id] : path);
-
-/** The change that takes an entry out of its list. */
-export const dropEntry = (entity: Entity, { kind, path }: RowRef): FieldEdit => changed(set(kind, entity, path, undefined));

@@ -4,9 +4,10 @@
  */
 export { AREA } from './area.js';
 export { editAttachment } from './attachment.js';
-export { addBlockPart, BLOCK_PART, dropBlockPart, partRef, partsOf } from './block-part.js';
+export { addBlockPart, BLOCK_PART, partRef, partsOf } from './block-part.js';
 export { ALL_ROWS } from './catalogue.js';
 export { COPY, newCopy } from './copy.js';
+export { dropEntryWithWhatRests } from './entry-with-what-rests.js';
 export { editTold, END } from './end.js';
 export { exchangeAsNamed, exchangeFromLine } from './exchange-line.js';
 export { addStep, dropStep, EXCHANGE, STEP } from './exchange.js';

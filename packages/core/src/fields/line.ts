@@ -7,6 +7,7 @@ import { formatBusRate, parseBusRate } from '../wiring/bus-rates.js';
 import { formatSerial, parseSerial } from '../wiring/serial-settings.js';
 import { changed, parseWord, refused } from '../text/field-edit.js';
 import { entityRows, type Field, type Rows } from './field.js';
+import { RADIO_WORDS } from './radio-words.js';
 import { ofEntity } from './simple-fields.js';
 
 const { note, chosen, put } = ofEntity('port');
@@ -113,6 +114,7 @@ const radio = (field: Exclude<keyof RadioUnit, 'sort'>, title: string, example: 
   width,
   mono: true,
   path: ['radio', field],
+  ...(RADIO_WORDS[field] ? { options: RADIO_WORDS[field] } : {}),
   examples: [example],
   help,
   text: (port) => port.radio?.[field] ?? '',

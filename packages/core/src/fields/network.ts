@@ -7,6 +7,7 @@ import { formatBusRate, parseBusRate } from '../wiring/bus-rates.js';
 import { freeSubnet } from '../wiring/free-subnet.js';
 import { formatSubnet, parseSubnet } from '../wiring/ipv4.js';
 import { entityRows, type Field } from './field.js';
+import { RADIO_WORDS } from './radio-words.js';
 import { ofEntity } from './simple-fields.js';
 
 const { text, word, chosen, whole } = ofEntity('network');
@@ -117,6 +118,7 @@ const radio = (
   width,
   mono: true,
   path: ['radio', field],
+  ...(RADIO_WORDS[field] ? { options: RADIO_WORDS[field] } : {}),
   ...said,
   text: (network) => String(network.radio?.[field] ?? ''),
   edit: (network, typed) => {

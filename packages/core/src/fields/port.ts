@@ -3,7 +3,8 @@ import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { addressOnPort, madeForAlone, type Addressed } from '../create/address-on-port.js';
 import { newNetwork } from '../create/new-entities.js';
-import { inOrder, orderAfter } from '../model/order.js';
+import type { Module } from '../model/module.js';
+import { childrenOf, inOrder, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
 import { ADDRESS_SOURCES, PURPOSES, TRAFFICS } from '../model/words.js';
@@ -16,6 +17,8 @@ import { editOff, offText } from './switched-off.js';
 import { editTakes, editTunnel, POOL_UNKNOWN, tunnelText } from './service-port.js';
 import { entityRows, type Editing } from './field.js';
 import { ofEntity } from './simple-fields.js';
+
+const modulesOf = (project: Project, station: string): Module[] => childrenOf(project, 'rack', station).flatMap(({ id }) => childrenOf(project, 'module', id));
 
 const { text, note, word, whole, yes } = ofEntity('port');
 const MOST_FORMER = 50;
@@ -90,6 +93,33 @@ export const PORT = entityRows('port', 'port', {
     edit: (port, typed, { project }) => editListening(project, port, typed),
     examples: ['1502 Modbus TCP'],
     help: 'The TCP port that it answers on, where that is not the usual one of the protocol; with the protocol where it answers several.',
+  },
+  telemetry: {
+    title: 'Telemetry address',
+    width: 70,
+    mono: true,
+    right: true,
+    ...note('telemetry'),
+    examples: ['31'],
+    help: 'The telemetry address (DNP3) that it answers to.',
+  },
+  module: {
+    title: 'On module',
+    width: [96, 1],
+    names: true,
+    text: ({ module }, project) => (module ? (project.get('module', module)?.name ?? '') : ''),
+    options: ({ station }, project) => modulesOf(project, station).map(({ name }) => name),
+    edit: (port, typed, { project }) => {
+      if (typed === '') return changed(set('port', port, ['module'], null));
+      const clean = typed.toLowerCase();
+      const modules = modulesOf(project, port.station);
+      const found = modules.find(({ name, slot }) => name.toLowerCase() === clean || clean === `slot ${slot}`);
+      if (found) return changed(set('port', port, ['module'], found.id));
+      const expected = `its modules are ${modules.map(({ name }) => name).join(', ') || 'none yet'}`;
+      return refused({ found: `“${typed}” is no module of it`, expected });
+    },
+    examples: [],
+    help: 'The module that the port is on, by its name or its slot; empty: the station itself.',
   },
   unit: {
     title: 'Unit',

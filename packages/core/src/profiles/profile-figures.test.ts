@@ -4,7 +4,8 @@ import { addFigure } from './add-figure.js';
 import { profileBlocks } from './member-block.js';
 import { editProfile, newProfile, profileFigures } from './profile-figures.js';
 import { editField } from '../fields/field.js';
-import { addBlockPart, BLOCK_PART, dropBlockPart } from '../fields/block-part.js';
+import { addBlockPart, BLOCK_PART } from '../fields/block-part.js';
+import { dropEntryWithWhatRests } from '../fields/entry-with-what-rests.js';
 import { partOf, typing } from '../testing/typing.testing.js';
 
 const profile = () => twoStations().get('profile', 'pa')!;
@@ -88,7 +89,7 @@ test('a block that a type takes of its memory: added, its parts typed, never sho
   expect(editProfile(own(), 'blocks.card', 'value', '8 bytes of memory').problem).toContain('they reach to byte 14');
   expect(editProfile(own(), 'blocks.card', 'value', 'a lot').problem).toContain(`write it as in ${form}`);
   typed(editProfile(own(), 'blocks.card', 'value', '32 bytes of memory'));
-  typed(dropBlockPart(partOf(block(), 'm1')));
+  typed({ changes: dropEntryWithWhatRests(project, BLOCK_PART.refOf(partOf(block(), 'm1'))), problem: null });
   expect(own().blocks!.card).toMatchObject({ length: 256, firstStart: null, members: { m2: { bits: 16 } } });
   typed(editProfile(own(), 'blocks.card', 'value', ''));
   expect(own().blocks).toEqual({});

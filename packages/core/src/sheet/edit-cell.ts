@@ -11,6 +11,7 @@ import type { Claim, ClaimItem, Offset, Place } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Reader } from '../model/project.js';
 import { lengthUnit } from '../lane/length-unit.js';
+import { parseLayout } from '../lane/layout-words.js';
 import { parseSwap } from '../lane/swap-words.js';
 
 import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
@@ -72,6 +73,12 @@ export function editLaneCell(
       return { claim: { ...claim, toldPlace: clean === '' ? null : clean }, problem: null };
     case 'station':
       return { claim: { ...claim, toldStation: clean === '' ? null : clean }, problem: null };
+    case 'layout': {
+      const layout = parseLayout(clean);
+      return layout.ok
+        ? { claim: { ...claim, layout: layout.value }, problem: null }
+        : { claim, problem: unreadSentence(layout) };
+    }
     case 'swap': {
       const swap = parseSwap(clean);
       return swap.ok

@@ -1,3 +1,4 @@
+import { apply } from '../change/apply.js';
 import type { Change } from '../change/change.js';
 import { dequal } from 'dequal/lite';
 import { entityChanges } from '../change/diff.js';
@@ -9,6 +10,7 @@ import type { Project, Reader } from '../model/project.js';
 import { withStructure } from '../lane/claim-structure.js';
 import { readType } from '../structure/type-text.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
+import { firstAreas } from './first-areas.js';
 import { withLengthOfType } from './length-of-type.js';
 import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
@@ -32,10 +34,15 @@ export interface SheetEdited {
 }
 
 /** Applies typed texts one after the other, making lanes, claims and items where they are typed into. */
-export function editSheet(reader: Project, edits: readonly SheetEdit[], newId: () => string): SheetEdited {
+export function editSheet(project: Project, edits: readonly SheetEdit[], newId: () => string): SheetEdited {
+  const begun = edits.flatMap(({ end, column, text }) =>
+    column === 'address' ? firstAreas(project, project.get('station', end.station), [text], newId) : [],
+  );
+  const areas = apply(project, { id: 'areas', label: '', changes: begun });
+  const reader = areas.ok ? project.with(areas.entities) : project;
   const lanes = new Map<string, { before: Lane | undefined; after: Lane }>();
   const claims = new Map<string, { before: Claim | undefined; after: Claim }>();
-  const result: SheetEdited = { changes: [], problems: [], lane: null, key: null };
+  const result: SheetEdited = { changes: areas.ok ? [...begun] : [], problems: [], lane: null, key: null };
   const exchange = edits[0]?.end.exchange ?? '';
   let order = orderAfter(childrenOf(reader, 'lane', exchange));
 

@@ -6,6 +6,7 @@ import type { End } from '../model/end.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { ElementBits } from '../model/words.js';
+import { readingsOf } from './first-areas.js';
 import type { Understood } from './paste-columns.js';
 
 /** `Command`, `Command[3]`, `Command[3].19`, `Command.19` */
@@ -28,12 +29,15 @@ export const namesMakeTags = (reader: Reader, station: string): boolean =>
 export function missingTags(reader: Reader, end: End, { columns, rows }: Understood, newId: () => string): Change[] {
   if (!namesMakeTags(reader, end.station)) return [];
   const [at, typed] = [placeColumn(columns), columns.indexOf('type')];
+  const untyped = reader.get('station', end.station)?.profile === null;
   const known = childrenOf(reader, 'tag', end.station);
   const has = new Set(known.map(({ name }) => name.toLowerCase()));
   const wanted = new Map<string, { name: string; type: TypeRef | null }>();
   for (const row of rows) {
     const [, name, element, bit] = NAMED.exec((row[at] ?? '').trim()) ?? [];
-    if (name === undefined || has.has(name.toLowerCase())) continue;
+    // At a station of no type what some type writes as an address may be one.
+    const open = untyped && readingsOf(row[at] ?? '').length > 0;
+    if (name === undefined || open || has.has(name.toLowerCase())) continue;
     const read = parseType(row[typed] ?? '');
     const said = bit === undefined && read.ok ? read.value : ofElements(end);
     const before = wanted.get(name.toLowerCase())?.type ?? null;

@@ -37,7 +37,16 @@ export function understandBlock(block: string[][], startColumn: number, memories
 }
 
 /** What stands under a column is known by its own name only. */
-const SECOND_LINE: readonly SecondLineColumn[] = ['slot', 'told', 'station', 'open', 'swap', 'header', 'trigger'];
+const SECOND_LINE: readonly SecondLineColumn[] = [
+  'slot',
+  'told',
+  'station',
+  'layout',
+  'open',
+  'swap',
+  'header',
+  'trigger',
+];
 
 function headingOf(text: string): SheetColumn | SecondLineColumn | null {
   const clean = text.trim().toLowerCase();

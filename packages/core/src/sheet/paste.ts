@@ -16,6 +16,7 @@ import type { Project, Reader } from '../model/project.js';
 import { editItemCell, editLaneCell, emptyClaim } from './edit-cell.js';
 import { lengthUnit } from '../lane/length-unit.js';
 import { withLengthOfType } from './length-of-type.js';
+import { firstAreas } from './first-areas.js';
 import { missingTags } from './missing-tags.js';
 import { understandBlock, type Understood } from './paste-columns.js';
 import { blockOf } from '../lane/side.js';
@@ -33,8 +34,9 @@ export interface Pasted {
 }
 
 /**
- * Rows pasted over lanes, from one lane on; rows beyond the last make new lanes. At a station that knows its data by name
- * only, a name that it does not have yet becomes a tag.
+ * Rows pasted over lanes, from one lane on; rows beyond the last make new lanes. At a station of no type the addresses make
+ * its areas, where they can be read in one way only; at one that knows its data by name only, a name that it does not have
+ * yet becomes a tag.
  */
 export function pasteLanes(
   project: Project,
@@ -43,14 +45,15 @@ export function pasteLanes(
   block: string[][],
   newId: () => string,
 ): Pasted {
-  const memories = memoriesOf(project, end.station);
+  const changes = firstAreas(project, project.get('station', end.station), block.flat(), newId);
+  const begun = after(project, changes);
+  const memories = memoriesOf(begun, end.station);
   const understood = understandBlock(block, from.column, memories);
   const lanes = childrenOf(project, 'lane', end.exchange);
   const first = from.lane === null ? lanes.length : lanes.findIndex((l) => l.id === from.lane);
-  const changes = missingTags(project, end, understood, newId);
-  const tags = changes.length;
-  const made = apply(project, { id: 'tags', label: '', changes });
-  const reader = made.ok ? project.with(made.entities) : project;
+  const tags = missingTags(begun, end, understood, newId);
+  changes.push(...tags);
+  const reader = after(begun, tags);
   const problems: string[] = [];
   // A row that says no place there is the tag of its name.
   const byName = memories.length === 0 && !understood.columns.includes('address');
@@ -78,7 +81,12 @@ export function pasteLanes(
     if (!understood.columns.includes('length')) claim = withLengthOfType(reader, end, claim);
     changes.push(...entityChanges('claim', before, claim));
   });
-  return { changes, count: understood.rows.length, tags, problems, understood };
+  return { changes, count: understood.rows.length, tags: tags.length, problems, understood };
+}
+
+function after(project: Project, changes: readonly Change[]): Project {
+  const applied = apply(project, { id: 'paste', label: '', changes });
+  return applied.ok ? project.with(applied.entities) : project;
 }
 
 type Column = SheetColumn | SecondLineColumn;

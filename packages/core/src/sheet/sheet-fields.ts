@@ -1,7 +1,7 @@
 import { EXCHANGE_KINDS, OPENNESS, TRIGGERS, type ExchangeKind } from '../model/words.js';
 
 /** What stands on the second line under a column. */
-export type SecondLineColumn = 'told' | 'station' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
+export type SecondLineColumn = 'told' | 'station' | 'layout' | 'header' | 'swap' | 'slot' | 'open' | 'trigger';
 
 /** A field of the two-ended sheet: of a lane, of its values, or of the line under a lane. */
 interface SheetField {
@@ -55,7 +55,7 @@ const COLUMNS = {
     short: 'Area',
     path: 'place',
     ofValue: 'unit',
-    under: null,
+    under: 'layout',
     examples: [],
     help: 'The memory that the address lies in; of a value, what its number counts: bar, 0.1 °C.',
   },
@@ -127,6 +127,12 @@ export const SECOND_FIELDS: Readonly<Record<SecondLineColumn, SheetField>> = {
     path: 'toldStation',
     examples: ['10.8.2.57:502/57'],
     help: 'The station that this row asks, where each row says it: address, TCP port and unit.',
+  },
+  layout: {
+    title: 'Layout of this block',
+    path: 'layout',
+    examples: ['low byte first', 'low register first, a BOOL per word'],
+    help: 'How this block lies in memory, where that is not as everywhere at its station.',
   },
   header: {
     title: 'Header',

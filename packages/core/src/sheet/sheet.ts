@@ -16,6 +16,7 @@ import type { Reader } from '../model/project.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import { typeText } from '../structure/type-text.js';
 import { lengthUnit } from '../lane/length-unit.js';
+import { formatLayout } from '../lane/layout-words.js';
 import { SWAP_WORDS } from '../lane/swap-words.js';
 import type { SecondLineColumn, SheetColumn } from './sheet-fields.js';
 
@@ -143,6 +144,7 @@ function laneCells(reader: Reader, exchange: Exchange, end: End, claim: Claim): 
     length: typedOr(claim.length, formatLength),
     type: typeCell(reader, claim),
     header: cell(claim.header ? formatBits(claim.header, lengthUnit(reader, claim)) : ''),
+    layout: cell(formatLayout(claim.layout)),
     trigger: cell(claim.trigger ?? ''),
     swap: cell(claim.swap === null ? (end.swap === 'none' ? '' : SWAP_WORDS[end.swap]) : SWAP_WORDS[claim.swap]),
   };

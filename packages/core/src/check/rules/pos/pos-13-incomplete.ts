@@ -13,6 +13,7 @@ import { placesOf } from '../../../lane/places-of.js';
 import { fewOf } from '../../few-of.js';
 import { claimCell, laneReport } from '../../lane-report.js';
 import type { Finding } from '../../../finding/finding.js';
+import { addressesMakeAreas, readingsOf, takeReading } from '../../../sheet/first-areas.js';
 import type { Fix, Rule } from '../../rule.js';
 
 const FIELD_WORDS: Record<ClaimField, string> = {
@@ -187,6 +188,8 @@ function expectedOf(reader: Reader, side: Side, field: ClaimField): string {
         ? parseType(text)
         : parseLength(text, 16);
   if (field === 'direction') return 'writes, reads or both';
+  const ways = field === 'place' && addressesMakeAreas(reader, side.station) ? readingsOf(text) : [];
+  if (ways.length > 1) return `it can be read as ${ways.map(({ words }) => words).join(', or ')}; say which`;
   return read.ok ? 'choose a view that is there' : read.expected;
 }
 
@@ -207,6 +210,15 @@ function fixesOf(finding: Finding, reader: Reader): Fix[] {
     if (!block) return [];
     const text = formatAddress(block.memory, block.place);
     return [{ label: `${station} asks for ${text}`, changes: [set('claim', claim, ['toldPlace'], text)] }];
+  }
+  // An address that several types write, at a station of none: which of them is meant.
+  if (finding.message === 'unread' && isTyped(claim.place) && addressesMakeAreas(reader, side.station)) {
+    let n = 0;
+    return readingsOf(claim.place.typed).map((reading, i) => ({
+      label: `${station}: ${reading.words}`,
+      choice: true as const,
+      changes: takeReading(reader, side.station, reading, () => `${side.station.id}-area-${i}-${++n}`),
+    }));
   }
   const direction = readable(other?.direction);
   if (finding.message !== 'missing' || claim.direction !== null || !direction) return [];

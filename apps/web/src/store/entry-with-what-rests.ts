@@ -1,0 +1,2 @@
+/** Apart, so that it is loaded when it is needed. */
+export { dropEntryWithWhatRests } from '@dialoga/core/fields';
