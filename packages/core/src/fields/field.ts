@@ -1,4 +1,3 @@
-import { set } from '../change/make.js';
 import { isTyped, type AsTyped } from '../model/as-typed.js';
 import type { Entity, EntityOf, Kind } from '../model/kinds.js';
 import { entriesInOrder, inOrder } from '../model/order.js';
