@@ -11,7 +11,7 @@ const TABLES: readonly (readonly [path: string, table: string, row: string, reac
   ['stations/plantctl', 'Areas', 'plantctl-input', /fields? (is|are) emptied/],
   ['stations/plantctl', 'Slots of Rack', 'plant-2', null],
   ['stations/plantctl', 'Module assignments', 'landing-plantctl-plant-2', null],
-  ['stations/evaphead', 'Views', 'evap-io-1 views bytes', null],
+  ['stations/evaphead', 'Views', 'evap-io-1 views bytes', /Evaporator I\/O.*places? stays? as .* typed/],
   ['stations/meterhub', 'Copies', 'copy-status', null],
   ['profiles', 'Profiles', 'profile-plant', /PlantCtl.*1 field is emptied/],
   ['profiles', 'Parts of what types take', 'profile-small blocks communication members listen', null],

@@ -148,20 +148,28 @@ test('what an engineer’s tool was told is seen in one table, and mended in it'
   const grid = page.getByRole('grid', { name: 'Service visits, what is entered' });
   const cell = (other: string, column: number) =>
     grid.locator(`[role=row][data-id="service-servicelaptop ${other}"] [role=gridcell][data-column="${column}"]`);
-  await expect(cell('service-brinertu', 7)).toHaveText('0, is 31');
-  await cell('service-brinertu', 7).click();
+  await expect(cell('service-brinertu', 8)).toHaveText('0, is 31');
+  await cell('service-brinertu', 8).click();
   await page.keyboard.type('31');
   await page.keyboard.press('Enter');
   await expectDemo(page, -1);
   // The partner's type may be left out; once typed it is compared.
-  await cell('service-plantctl', 10).click();
+  await cell('service-plantctl', 11).click();
   await page.keyboard.type('toaster');
   await page.keyboard.press('Enter');
-  await expect(cell('service-plantctl', 10)).toHaveText('toaster, is rack controller, 8 slots');
+  await expect(cell('service-plantctl', 11)).toHaveText('toaster, is rack controller, 8 slots');
   await expectDemo(page);
   await page.keyboard.press('Control+Z');
+  // By which adapter the tool goes out, and at which port it reaches the other, are chosen by name or address.
+  await expect(cell('service-brinertu', 1)).toHaveText('Ethernet');
+  await cell('service-brinertu', 1).click();
+  await page.keyboard.type('no such');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').getByText('there is no port “no such”')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(cell('service-brinertu', 3)).toContainText('Plant LAN');
   // One more station: its address is not told yet.
-  await grid.locator('[data-id="new"] [data-column="1"]').click();
+  await grid.locator('[data-id="new"] [data-column="2"]').click();
   await page.keyboard.type('MeterHub');
   await page.keyboard.press('Enter');
   await expect(grid).toContainText('MeterHub');

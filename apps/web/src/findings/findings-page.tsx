@@ -3,6 +3,7 @@ import { SEVERITIES, type Severity } from '@dialoga/core/finding';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Counts } from '../marks/counts';
+import { Meant, type OwnWord } from '../forms/term';
 import { SEVERITY_WORDS } from '../marks/severity-mark';
 import { useChecked, useCounting } from '../store/checked';
 import { Empty, PageTitle, TextButton } from '../theme/parts';
@@ -83,9 +84,11 @@ export function FindingsPage() {
             All {all.length}
           </Choice>
           {SEVERITIES.map((s) => (
-            <Choice key={s} $chosen={only === s} aria-pressed={only === s} onPress={() => setOnly(s)}>
-              {tally[s]} {SEVERITY_WORDS[s][tally[s] === 1 ? 0 : 1]}
-            </Choice>
+            <Meant key={s} word={SEVERITY_WORDS[s][0] as OwnWord}>
+              <Choice $chosen={only === s} aria-pressed={only === s} onPress={() => setOnly(s)}>
+                {tally[s]} {SEVERITY_WORDS[s][tally[s] === 1 ? 0 : 1]}
+              </Choice>
+            </Meant>
           ))}
           <Choice $chosen={only === 'accepted'} aria-pressed={only === 'accepted'} onPress={() => setOnly('accepted')}>
             {settled.length} accepted

@@ -38,11 +38,14 @@ const Actions = styled.div`
 const counted = (n: number, word: string, words = `${word}s`): string => `${n} ${n === 1 ? word : words}`;
 
 /** What happens in one thing: what goes there, and what is emptied. */
-function happens({ gone, emptied }: Reached): string {
+function happens({ gone, emptied, kept }: Reached): string {
   const going = [...gone].map(([kind, n]) => counted(n, kindWord(kind), kindWords(kind)));
   const total = [...gone.values()].reduce((sum, n) => sum + n, 0);
   return [
     ...(going.length > 0 ? [`${going.join(' and ')} ${total === 1 ? 'goes' : 'go'}, too`] : []),
+    ...(kept > 0
+      ? [`${counted(kept, 'place')} ${kept === 1 ? 'stays as it was' : 'stay as they were'} typed, unread`]
+      : []),
     ...(emptied > 0 ? [`${counted(emptied, 'field')} ${emptied === 1 ? 'is' : 'are'} emptied`] : []),
   ].join('; ');
 }

@@ -14,6 +14,7 @@ import {
 } from '@dialoga/core/model';
 import styled from 'styled-components';
 import { Choice } from '../forms/choice';
+import { Term } from '../forms/term';
 import { useStateOf } from '../store/store';
 import { Code, SectionHead } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
@@ -78,7 +79,9 @@ export function LayoutSection({ station }: { station: Station }) {
   return (
     <>
       <SectionHead>
-        <h2>Layout rule</h2>
+        <h2>
+          <Term word="Layout rule" />
+        </h2>
         <p>{profile ? 'from its profile unless chosen here' : 'assumed unless chosen here'}</p>
       </SectionHead>
       <Table>

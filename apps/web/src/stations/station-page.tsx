@@ -3,6 +3,7 @@ import { childrenOf, type Party } from '@dialoga/core/model';
 import { reservedBlocks } from '@dialoga/core/profiles';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
+import { Term } from '../forms/term';
 import { NothingHere } from '../page/nothing-here';
 import { Counts } from '../marks/counts';
 import { useCounting } from '../store/checked';
@@ -97,7 +98,9 @@ export function StationPage() {
         {station.roles.includes('controller') && (
           <Section aria-label="Landings">
             <SectionHead>
-              <h2>Module assignments</h2>
+              <h2>
+                <Term word="Module assignments" />
+              </h2>
               <p>what {station.name || 'this station'} says of each module that it claims</p>
             </SectionHead>
             <LandingsGrid station={id} />
@@ -142,14 +145,18 @@ export function StationPage() {
         </Section>
         <Section aria-label="Copies">
           <SectionHead>
-            <h2>Copies</h2>
+            <h2>
+              <Term word="Copies" />
+            </h2>
             <p>what {station.name || 'this station'} moves inside itself, and who is meant to see it there</p>
           </SectionHead>
           <CopiesGrid station={id} />
         </Section>
         <Section aria-label="Views">
           <SectionHead>
-            <h2>Views</h2>
+            <h2>
+              <Term word="Views" />
+            </h2>
             <p>
               how addresses of each area are written{profile ? `; those of “${profile.name}” are its profile’s` : ''}
             </p>
@@ -161,7 +168,9 @@ export function StationPage() {
         </Section>
         <Section aria-label="Reserved ranges">
           <SectionHead>
-            <h2>Reserved ranges</h2>
+            <h2>
+              <Term word="Reserved ranges" />
+            </h2>
             <p>taken by something else; what stands where in them, and what its program sets or sees there</p>
           </SectionHead>
           <ReservationsGrid station={id} />

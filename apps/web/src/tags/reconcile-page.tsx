@@ -1,8 +1,8 @@
 import { set } from '@dialoga/core/change';
 import { readTagContext, readTagField, tagFieldText } from '@dialoga/core/fields';
-import { BINDINGS, childrenOf, type Binding, type Project } from '@dialoga/core/model';
+import { BINDINGS, childrenOf, type Binding, type Project, type Tag } from '@dialoga/core/model';
 import { placeText } from '@dialoga/core/place';
-import { bindChanges, type Reconciled, type TagPair } from '@dialoga/core/tags';
+import { bindChanges, takeOverChanges, type Reconciled, type TagPair } from '@dialoga/core/tags';
 import { NEAR_SCORES } from '@dialoga/core/text';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -108,6 +108,13 @@ export function ReconcilePage() {
     const changes = [...first, ...bindChanges(project, as, [asking!, asked!], by, bound, newId)];
     dispatch(edit(`Bind ${words} of ${mine}`, changes));
   }
+  /** What the other has and nobody asks for becomes own tags, bound. */
+  function takeOver(tags: readonly Tag[]) {
+    const first = exchange!.binding ? [] : [set('exchange', exchange!, ['binding'], by)];
+    const as = first.length > 0 ? { ...exchange!, binding: by } : exchange!;
+    const changes = takeOverChanges(project, as, [asking!, asked!], by, tags, newId);
+    dispatch(edit(`Take over ${tags.length} tags of ${theirs}`, [...first, ...changes]));
+  }
   function waive(pairs: readonly TagPair[], reason: string) {
     const notUsed = { reason, by: rememberedName() || 'not named' };
     const changes = pairs.map((pair) => set('tag', pair.mine!, ['notUsed'], notUsed));
@@ -122,6 +129,7 @@ export function ReconcilePage() {
   const acceptable = (found?.pairs ?? []).filter(
     (p) => (p.state === 'matched' || p.state === 'nearly') && p.score >= above,
   );
+  const notAsked = (found?.pairs ?? []).flatMap((p) => (p.state === 'not asked for' && p.theirs ? [p.theirs] : []));
   const leftOver = (found?.pairs ?? []).filter((p) => p.state === 'left over');
   return (
     <>
@@ -154,6 +162,9 @@ export function ReconcilePage() {
             onChoose={(score) => setAbove(Number(score))}
           />
           <AcceptAll count={acceptable.length} onAccept={waiving ? null : () => accept(acceptable)} />
+          <BoxButton isDisabled={notAsked.length === 0} onPress={() => takeOver(notAsked)}>
+            Take over {notAsked.length}
+          </BoxButton>
           <BoxButton isDisabled={leftOver.length === 0} onPress={() => setWaiving(leftOver)}>
             {leftOver.length} not used …
           </BoxButton>

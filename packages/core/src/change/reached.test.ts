@@ -19,19 +19,19 @@ test('a lane goes with its claims, which are its own: nothing else is reached', 
 });
 
 test('a station: its ports and areas are its own; its end, and what was said for it, go from the exchange', () => {
-  expect(reached('station', 'sb')).toEqual([{ kind: 'exchange', id: 'x', gone: { end: 1, claim: 1 }, emptied: 1 }]);
+  expect(reached('station', 'sb')).toEqual([{ kind: 'exchange', id: 'x', gone: { end: 1, claim: 1 }, emptied: 1, kept: 0 }]);
 });
 
 test('a network: ports stay, attached to nothing; a port: its end stays, without one', () => {
   expect(reached('network', 'net')).toEqual([
-    { kind: 'station', id: 'sa', gone: {}, emptied: 1 },
-    { kind: 'station', id: 'sb', gone: {}, emptied: 1 },
+    { kind: 'station', id: 'sa', gone: {}, emptied: 1, kept: 0 },
+    { kind: 'station', id: 'sb', gone: {}, emptied: 1, kept: 0 },
   ]);
-  expect(reached('port', 'porta')).toEqual([{ kind: 'exchange', id: 'x', gone: {}, emptied: 1 }]);
+  expect(reached('port', 'porta')).toEqual([{ kind: 'exchange', id: 'x', gone: {}, emptied: 1, kept: 0 }]);
 });
 
 test('an area: claims stay, without a place', () => {
-  expect(reached('area', 'areaa')).toEqual([{ kind: 'exchange', id: 'x', gone: {}, emptied: 1 }]);
+  expect(reached('area', 'areaa')).toEqual([{ kind: 'exchange', id: 'x', gone: {}, emptied: 1, kept: 0 }]);
 });
 
 test('whatever is deleted: every change is of its own parts or counted once, nothing twice', () => {

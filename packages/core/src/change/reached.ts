@@ -12,6 +12,8 @@ export interface Reached {
   gone: ReadonlyMap<Kind, number>;
   /** fields that named what goes, and are emptied */
   emptied: number;
+  /** places that can no longer be read, and stay as they were typed */
+  kept: number;
 }
 
 /**
@@ -19,18 +21,21 @@ export interface Reached {
  * the same thing once, with the counts of what goes and what is emptied in it.
  */
 export function reachedBy(reader: Reader, deleted: string, changes: readonly Change[]): Reached[] {
-  const found = new Map<string, { kind: Kind; id: string; gone: Map<Kind, number>; emptied: number }>();
+  const found = new Map<string, { kind: Kind; id: string; gone: Map<Kind, number>; emptied: number; kept: number }>();
   for (const change of changes) {
     const owners = ownersOf(reader, change.kind, change.id);
     if (owners.some(({ id }) => id === deleted)) continue;
     const { kind, id } = owners.at(-1)!;
-    const entry = found.get(id) ?? { kind, id, gone: new Map<Kind, number>(), emptied: 0 };
+    const entry = found.get(id) ?? { kind, id, gone: new Map<Kind, number>(), emptied: 0, kept: 0 };
     found.set(id, entry);
-    if (change.path.length > 0) entry.emptied++;
+    if (isTypedText(change.after)) entry.kept++;
+    else if (change.path.length > 0) entry.emptied++;
     else entry.gone.set(change.kind, (entry.gone.get(change.kind) ?? 0) + 1);
   }
   return [...found.values()].sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind));
 }
+
+const isTypedText = (value: unknown): boolean => typeof value === 'object' && value !== null && 'typed' in value;
 
 /** The entity itself, what it is part of, and so on up to what stands alone. */
 function ownersOf(reader: Reader, kind: Kind, id: string): { kind: Kind; id: string }[] {

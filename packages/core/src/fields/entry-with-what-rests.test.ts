@@ -16,7 +16,7 @@ test('what is written in a view stays as it was typed when the view goes', () =>
   const mine = inOrder(own, 'claim').find(({ place }) => place && 'area' in place && place.area === area.id)!;
   const moved = edited(own, ['claim', mine.id, 'place', { area: area.id, view: 'own', number: 40 }]);
   const changes = dropEntryWithWhatRests(moved, { kind: 'area', id: area.id, path: ['views', 'own'] });
-  expect(reachedBy(moved, area.id, changes).map(({ kind, emptied }) => [kind, emptied])).toEqual([['exchange', 1]]);
+  expect(reachedBy(moved, area.id, changes).map(({ kind, emptied, kept }) => [kind, emptied, kept])).toEqual([['exchange', 0, 1]]);
   const after = applied(moved, { id: newId(), label: '', changes });
   expect(after.get('claim', mine.id)!.place).toEqual({ typed: 'd40' });
   expect(after.get('area', area.id)!.views.own).toBeUndefined();

@@ -86,7 +86,7 @@ test('DIR 3: the tag says whether others may use it; a local one is hidden from 
   const bound = cellOf(plant(['tag', 't2', 'type', { base: 'REAL', count: 2 }]), 'address', 'Level');
   expect(codesOf(bound)).toEqual([]);
   const closed = edited(bound, ['tag', 't2', 'open', 'closed']);
-  expect(wordsOf(theFinding(closed, 'DIR 3'))).toContain('A keeps it closed, and B reads it');
+  expect(wordsOf(theFinding(closed, 'DIR 3'))).toContain('closed to others at A, and B reads it');
   expect(codesOf(fixed(closed, theFinding(closed, 'DIR 3')))).toEqual([]);
   const local = edited(bound, ['tag', 't2', 'program', 'Main'], ['exchange', 'x', 'protocol', 'cip']);
   const finding = theFinding(local, 'DIR 3');

@@ -13,6 +13,7 @@ export {
   type PlannedTag,
 } from './import/plan-import.js';
 export { rowContext } from './import/read-row.js';
+export { takeOverChanges } from './match/take-over.js';
 export { bindChanges } from './match/bind.js';
 export { matchNames } from './match/match.js';
 export { type Reconciled, reconcileTags, type TagPair } from './match/reconcile-tags.js';

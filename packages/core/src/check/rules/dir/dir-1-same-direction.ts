@@ -27,7 +27,7 @@ export const sameDirection: Rule = {
       },
       together: {
         severity: 'blocker',
-        headline: '{lane}: {a} and {b} both send and receive by one lane, and what is their own I/O goes one way',
+        headline: '{lane}: {a} and {b} both send and receive in one lane; I/O data goes one way',
         says: ['{aName}: [[{aDoes}]] {aRange}', '{bName}: [[{bDoes}]] {bRange}'],
         consequence:
           'What is sent comes from an output image, what arrives lands in an input image: one place is not both.',

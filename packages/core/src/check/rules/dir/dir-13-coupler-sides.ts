@@ -37,7 +37,7 @@ export const couplerSides: Rule = {
         headline: '{exchange}: both sides of {via} are in one subnet; it works, and is not needed',
         says: ['on {network}'],
         consequence: 'Both could be reached directly.',
-        remedy: 'Leave it, if the two are to know nothing of each other.',
+        remedy: 'Keep the coupler only if the two must not know each other; else connect them directly.',
       },
     },
   },

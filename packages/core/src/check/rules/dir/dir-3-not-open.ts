@@ -21,7 +21,7 @@ export const notOpen: Rule = {
     messages: {
       closed: {
         ...SHARED,
-        headline: '{lane}: {owner} keeps it closed, and {user} {does} it',
+        headline: '{lane}: closed to others at {owner}, and {user} {does} it',
         says: ['{aName}: [[{aSays}]]', '{bName}: [[{bSays}]]'],
         consequence: '{owner} refuses {user}, or does not show it at all.',
       },

@@ -18,7 +18,7 @@ import {
 const closed: FieldEdit = ['claim', 'cb3', 'open', 'closed'];
 
 test('DIR 3: what is closed to others is refused, what is open for reading only cannot be set', () => {
-  expect(words('DIR 3', closed)).toContain('C keeps it closed, and A reads it');
+  expect(words('DIR 3', closed)).toContain('closed to others at C, and A reads it');
   expect(mended('DIR 3', closed)).toEqual([]);
   expect(codesOf(plant(['claim', 'cb3', 'open', 'may read']))).toEqual([]);
   const sets: FieldEdit[] = [

@@ -16,7 +16,7 @@ export const widened: Rule = {
         says: ['{a}{found}', 'accepts [[any]]'],
         consequence: 'A module of another make, or one that behaves otherwise, is accepted without a message.',
         remedy:
-          'Accept what was tried, with the revisions of the same first figure where the supplier says that they fit.',
+          'Enter the revisions that were tested; others of the same first figure only where the supplier says that they fit.',
       },
     },
   },

@@ -26,7 +26,7 @@ export const framing: Rule = {
         says: ['[[{there}]]'],
         consequence:
           'It works where all devices of the line have it, and one that keeps to the standard may not offer it.',
-        remedy: 'Keep it where it is so at all of them.',
+        remedy: 'Keep it if all devices on the line are set so.',
       },
     },
   },

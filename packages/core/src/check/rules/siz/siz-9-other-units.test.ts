@@ -43,8 +43,8 @@ test('byte offset 400 is word 200 [common practice]: a window at twice or half t
   expect(codes(100)).toEqual(['SIZ 9']);
   const finding = theFinding(window(400), 'SIZ 9');
   expect(finding.severity).toBe('doubt');
-  expect(wordsOf(finding)).toContain('nothing puts data into b400');
-  expect(wordsOf(finding)).toContain('2× the other lies b200');
+  expect(wordsOf(finding)).toContain('no data arrives in b400');
+  expect(wordsOf(finding)).toContain('a factor of 2 away');
 });
 
 test('where places are compared, POS 1 names the factor and this is silent', () => {

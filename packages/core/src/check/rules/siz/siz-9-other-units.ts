@@ -19,7 +19,7 @@ export const otherUnits: Rule = {
     messages: {
       factor: {
         severity: 'doubt',
-        headline: '{a}: nothing puts data into {range} ({what}); {factor}× the other lies {there}, which {by} fills',
+        headline: '{a}: no data arrives in {range} ({what}); {there}, a factor of {factor} away, is filled by {by}',
         says: ['{what}: [[{range}]]', '{by}: [[{there}]]'],
         consequence: 'One end may count bytes where the other counts words, and then gets other data, or none.',
         remedy: 'Find out in which units each end counts, and correct the place.',

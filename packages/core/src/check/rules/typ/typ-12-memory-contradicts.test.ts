@@ -30,8 +30,8 @@ test('put as REAL, copied on, and taken as DINT: both lanes with both types and 
   const finding = theFinding(through(...out('DINT', 2)), 'TYP 12');
   expect(finding.severity).toBe('blocker');
   const text = wordsOf(finding);
-  expect(text).toContain('as REAL by Second');
-  expect(text).toContain('taken as DINT by Exchange');
+  expect(text).toContain('Second, Block ca stores Block ca at a600 as REAL');
+  expect(text).toContain('reads it as DINT');
   // [library: Python struct] 123.456 is 42F6E979, which is 1123477881.
   expect(text).toContain('123.456 comes out as 1123477881');
 });

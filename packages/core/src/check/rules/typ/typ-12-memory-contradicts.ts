@@ -28,15 +28,15 @@ export const memoryContradicts: Rule = {
     yieldsTo: ['SIZ 1', 'SIZ 2', 'DIR 1', 'TYP 1', 'TYP 2', 'TYP 9', 'TYP 10'],
     messages: {
       type: message(
-        '{putName} is put at {address} as {putType} by {putLane}, and taken as {takeType} by {takeLane}',
+        '{putLane} stores {putName} at {address} as {putType}, and {takeLane} reads it as {takeType}',
         'Take it as {putType}, or convert it on the way.',
       ),
       order: message(
-        '{putName} is put at {address} in one order of bytes or registers by {putLane}, and taken in another by {takeLane}',
+        '{putLane} and {takeLane} have different orders of bytes or registers for {putName} at {address}',
         'Use one layout for both claims of this memory, or swap on one side.',
       ),
       cut: message(
-        '{takeLane} takes {takeName}, {takeType}, at {address}, and gets a part of {putName}, {putType}, of {putLane}',
+        '{takeLane} reads {takeName}, {takeType}, at {address}: only a part of {putName}, {putType}, of {putLane}',
         'Take it where it begins, and all of it.',
       ),
     },
