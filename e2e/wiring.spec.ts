@@ -161,8 +161,8 @@ test('what an engineer’s tool was told is seen in one table, and mended in it'
   await expectDemo(page);
   await page.keyboard.press('Control+Z');
   // By which adapter the tool goes out, and at which port it reaches the other, are chosen by name or address.
-  await expect(cell('service-brinertu', 1)).toHaveText('Ethernet');
-  await cell('service-brinertu', 1).click();
+  await expect(cell('service-plantctl', 1)).toHaveText('first adapter');
+  await cell('service-plantctl', 1).click();
   await page.keyboard.type('no such');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').getByText('there is no port “no such”')).toBeVisible();

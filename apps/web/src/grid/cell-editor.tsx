@@ -81,9 +81,7 @@ export function CellEditor({ text, options, label, judge, onDone, onCancel }: Pr
         spellCheck={false}
         autoComplete="off"
       />
-      <Unseen id={problemId} role="status">
-        {problem}
-      </Unseen>
+      <Unseen id={problemId}>{problem}</Unseen>
       <SaidAtCell cell={input} problem={problem} />
       {options && (
         <datalist id={listId}>

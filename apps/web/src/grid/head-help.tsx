@@ -37,7 +37,7 @@ export function useHeadHelp() {
   };
   const tooltip = shown && (
     <Said triggerRef={shown.over} isOpen isNonModal placement="bottom start" offset={4}>
-      {shown.help}
+      <span role="status">{shown.help}</span>
     </Said>
   );
   return { over, leave, tooltip };

@@ -16,6 +16,6 @@ const Sheet = styled(Popover)`
 /** What is wrong with what stands in a cell while it is typed, under that cell. */
 export const SaidAtCell = ({ cell, problem }: { cell: RefObject<HTMLElement | null>; problem: string | null }) => (
   <Sheet triggerRef={cell} isOpen={problem !== null} isNonModal placement="bottom start" offset={2}>
-    {problem}
+    <span role="status">{problem}</span>
   </Sheet>
 );
