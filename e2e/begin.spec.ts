@@ -43,9 +43,14 @@ test('a list of stations says line by line what it cannot take, and makes the re
   await expect(page.getByText('line 2: there is a station A already')).toBeVisible();
   await expect(page.getByText('“A → nobody” does not name two stations')).toBeVisible();
   await page.getByRole('button', { name: 'Make 2 stations, 1 network' }).press('Enter');
-  await expect(page.getByRole('grid', { name: 'Stations' })).toBeFocused();
+  // What was not taken stays, with its reason, to be put right.
+  await expect(list).toHaveValue('A\nA → nobody');
+  await expect(page.getByText('Made 2 stations, 1 network. What was not taken stays in the list.')).toBeVisible();
+  await list.fill('A → B');
+  await list.press('Control+Enter');
+  await expect(page.getByRole('gridcell', { name: 'A – B', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Stations', exact: true }).last().press('Enter');
   await expect(page.getByRole('gridcell', { name: '10.1.0.1', exact: true })).toBeVisible();
-  await expect(page.getByRole('status').getByText('line 4: ')).toBeVisible();
 });
 
 test('an exchange from two names: in the find box, and in the last row of the exchanges', async ({ page, app }) => {

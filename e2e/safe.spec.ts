@@ -169,7 +169,7 @@ test('additions to one list by two people: both are kept, by keyboard', async ({
   await page.goto(`${app.url}/p/${project}/stations/skidctl`);
   await expectTally(page, 3, 0);
   const port = 'port-skidctl';
-  const former = page.locator(`[role=row][data-id="${port}"] [role=gridcell][data-column="14"]`);
+  const former = page.locator(`[role=row][data-id="${port}"] [role=gridcell][data-column="12"]`);
   await page.context().setOffline(true);
   await former.click();
   await page.keyboard.press('F2');

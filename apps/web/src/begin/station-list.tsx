@@ -16,6 +16,9 @@ const EXAMPLE = [
   'Hall panel\toperator panel\t10.8.2.40',
   'Meter A\ttelemetry unit\tunit 11 on 9600 8E1',
   'CutterCtl → BakeCtl',
+  '',
+  'Station\tSlot\tOrder code\tDescription\tIn\tOwner',
+  'CutterCtl\t1\tDI-16\tDigital input\t2\tCutterCtl',
 ].join('\n');
 
 /** Stations from a pasted list, each with the ports and areas that its type begins with. */
@@ -30,8 +33,14 @@ export function StationList() {
 
   function make() {
     const plant = plantFromText(project, text, newId);
-    const { changes, exchanges, routes, problems } = plant;
+    const { changes, exchanges, routes, problems, left } = plant;
     if (changes.length === 0 || dispatch(edit(made(plant), changes)) !== null) return;
+    if (left.length > 0) {
+      // What was not taken stays, to be put right; why stands under it.
+      setText(left.join('\n'));
+      dispatch(projectSlice.actions.noticed(`${done(plant)}. What was not taken stays in the list.`));
+      return;
+    }
     if (problems.length > 0) dispatch(projectSlice.actions.noticed(`Not taken: ${problems.slice(0, 3).join(' · ')}`));
     if (exchanges === 0 && routes > 0) void navigate(`/p/${projectId}/routes`, { state: { table: 'Routes' } });
     else void navigate(`/p/${projectId}/${exchanges > 0 ? 'exchanges' : 'stations'}`);
@@ -45,10 +54,10 @@ export function StationList() {
       }}
     >
       <h2>A list of stations</h2>
-      <p>a station a line: name, type, address; two names with an arrow between them are an exchange</p>
+      <p>a station a line: name, type, address; two names with an arrow are an exchange; a hardware list may follow</p>
       <ListField
         aria-label="List of stations"
-        rows={8}
+        rows={15}
         autoFocus
         aria-keyshortcuts="Control+Enter"
         onKeyDown={(event) => {
@@ -66,7 +75,10 @@ export function StationList() {
   );
 }
 
-function made({ stations, networks, modules, exchanges, routes }: PlantOfText): string {
+const made = (plant: PlantOfText): string => `Make ${counts(plant)}`;
+const done = (plant: PlantOfText): string => `Made ${counts(plant)}`;
+
+function counts({ stations, networks, modules, exchanges, routes }: PlantOfText): string {
   const parts = [
     [stations, 'station'],
     [networks, 'network'],
@@ -74,7 +86,7 @@ function made({ stations, networks, modules, exchanges, routes }: PlantOfText): 
     [exchanges, 'exchange'],
     [routes, 'route'],
   ] as const;
-  return `Make ${parts.flatMap(([n, one]) => (n > 0 ? [count(n, one)] : [])).join(', ')}`;
+  return parts.flatMap(([n, one]) => (n > 0 ? [count(n, one)] : [])).join(', ');
 }
 
 function wordsOf({ stations, problems }: PlantOfText): string {

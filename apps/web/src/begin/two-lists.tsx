@@ -96,7 +96,7 @@ export function TwoLists() {
               </div>
               <ListField
                 aria-label={`Rows of the ${side} list`}
-                rows={9}
+                rows={13}
                 value={list}
                 placeholder={EXAMPLES[at].list}
                 onText={(text) => change(at, { list: text })}

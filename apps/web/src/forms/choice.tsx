@@ -20,6 +20,9 @@ const Box = styled(Button)`
   &[data-hovered] {
     border-color: ${colour.ink};
   }
+  > svg {
+    flex: none;
+  }
   > span:first-child {
     overflow: hidden;
     text-overflow: ellipsis;

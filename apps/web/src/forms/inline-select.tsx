@@ -19,6 +19,9 @@ const Field = styled(Button)<{ $differs: boolean }>`
   &[data-hovered] {
     border-bottom-color: ${colour.ink};
   }
+  > svg {
+    flex: none;
+  }
   > span:first-child {
     overflow: hidden;
     text-overflow: ellipsis;

@@ -15,13 +15,22 @@ const USUAL = ALL.filter((field) => !ADAPTER.includes(field));
 /** How a station is wired. */
 export function PortsGrid({ station }: { station: string }) {
   const project = useStateOf((s) => s.project.project)!;
-  const workstation = project.get('station', station)?.roles.includes('workstation') ?? false;
+  const roles = project.get('station', station)?.roles ?? [];
+  const workstation = roles.includes('workstation');
+  const telemetry = roles.includes('telemetry unit');
+  const ports = childrenOf(project, 'port', station);
+  const racked = childrenOf(project, 'rack', station).length > 0;
+  // What few stations have has its column at those.
+  const shown = (workstation ? ALL : USUAL).filter(
+    (field) =>
+      (field !== 'module' || racked) && (field !== 'telemetry' || telemetry || ports.some((port) => port.telemetry)),
+  );
   return (
     <EntityGrid
       label="Ports"
       of={PORT}
-      rows={childrenOf(project, 'port', station)}
-      columns={workstation ? ALL : USUAL}
+      rows={ports}
+      columns={shown}
       add={{
         hint: 'new port',
         by: 'name',

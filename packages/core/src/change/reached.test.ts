@@ -19,7 +19,9 @@ test('a lane goes with its claims, which are its own: nothing else is reached', 
 });
 
 test('a station: its ports and areas are its own; its end, and what was said for it, go from the exchange', () => {
-  expect(reached('station', 'sb')).toEqual([{ kind: 'exchange', id: 'x', gone: { end: 1, claim: 1 }, emptied: 1, kept: 0 }]);
+  expect(reached('station', 'sb')).toEqual([
+    { kind: 'exchange', id: 'x', gone: { end: 1, claim: 1 }, emptied: 1, kept: 0 },
+  ]);
 });
 
 test('a network: ports stay, attached to nothing; a port: its end stays, without one', () => {

@@ -92,7 +92,7 @@ test('a panel of the list is a station and no module; rows with rotary switches 
 });
 
 test('lines keep their numbers whatever stands between them, and lines of none are told', () => {
-  const { problems, project } = pastedPlant(
+  const { problems, project, left } = pastedPlant(
     'A\tregisters\t10.8.3.1/24',
     '',
     HEAD,
@@ -107,6 +107,8 @@ test('lines keep their numbers whatever stands between them, and lines of none a
     'line 7: there is no station “Far”; name one that is, as A',
   ]);
   expect(project.count('route')).toBe(0);
+  // What was not taken, to be put right: rows of a hardware list under their headings.
+  expect(left).toEqual([HEAD, 'Far\tx\tDI-16\tDigital input', 'A → Nobody', 'route A → Far, program transfer']);
 });
 
 test('a list of stations alone is as before; a communication module begins with its block and its rack', () => {

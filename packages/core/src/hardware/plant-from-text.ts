@@ -32,12 +32,14 @@ export function plantFromText(project: Project, text: string, newId: () => strin
     routes: 0,
     modules: 0,
     problems: [],
+    left: [],
   };
   let now = project;
   for (const part of partsOf(text)) {
     const made = part.hardware ? fromHardware(now, part, newId) : fromLines(now, part, newId);
     plant.changes.push(...made.changes);
     plant.problems.push(...made.problems);
+    plant.left.push(...made.left);
     for (const what of ['stations', 'exchanges', 'routes', 'modules'] as const) plant[what] += made[what];
     const applied = apply(now, { id: 'text', label: '', changes: made.changes });
     if (applied.ok) now = now.with(applied.entities);
@@ -73,9 +75,18 @@ function fromLines(project: Project, { from, lines }: Part, newId: () => string)
 }
 
 function fromHardware(project: Project, { from, lines }: Part, newId: () => string): PlantOfText {
-  const nothing = { changes: [], stations: 0, networks: 0, exchanges: 0, routes: 0, modules: 0, problems: [] };
+  const nothing = {
+    changes: [],
+    stations: 0,
+    networks: 0,
+    exchanges: 0,
+    routes: 0,
+    modules: 0,
+    problems: [],
+    left: [],
+  };
   const table = readTable(lines.join('\n'));
-  if (!table.ok) return { ...nothing, problems: [`line ${from + 1}: ${table.found}`] };
+  if (!table.ok) return { ...nothing, problems: [`line ${from + 1}: ${table.found}`], left: [...lines] };
   const found = recogniseColumns(table.value)!;
   const plan = planList(project, listRows(table.value, found.heading, found.columns), 'pasted list', newId);
   return {
@@ -84,5 +95,7 @@ function fromHardware(project: Project, { from, lines }: Part, newId: () => stri
     stations: plan.stations.length,
     modules: plan.modules.filter(({ what }) => what === 'added').length,
     problems: plan.faults.map(({ row, sentence }) => `line ${from + row.line}: ${sentence}`),
+    // Under their headings, so that they are read again as what they are.
+    left: plan.faults.length > 0 ? [lines[0]!, ...plan.faults.map(({ row }) => lines[row.line - 1] ?? '')] : [],
   };
 }

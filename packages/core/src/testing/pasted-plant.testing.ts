@@ -11,9 +11,9 @@ let ids = 0;
 export const newId = (): string => `n${++ids}`;
 
 /** The plant of a pasted text in an empty project, and what of it was not taken. */
-export function pastedPlant(...lines: string[]): { project: Project; problems: string[] } {
-  const { changes, problems } = plantFromText(Project.of({}), lines.join('\n'), newId);
-  return { project: applied(Project.of({}), { id: newId(), label: '', changes }), problems };
+export function pastedPlant(...lines: string[]): { project: Project; problems: string[]; left: string[] } {
+  const { changes, problems, left } = plantFromText(Project.of({}), lines.join('\n'), newId);
+  return { project: applied(Project.of({}), { id: newId(), label: '', changes }), problems, left };
 }
 
 /** Lines pasted over all pages of the first exchange. */
