@@ -130,3 +130,9 @@ test('the dialog makes an end that is not there yet, proposes kind and name, and
   await expect(dialog.getByRole('alert')).toContainText('two different stations');
   await expect(dialog.getByRole('combobox', { name: /Left station/ })).toHaveValue('DockCtl');
 });
+
+test('who has nothing yet is shown the demo', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.create('Nothing')}/begin`);
+  await page.getByRole('button', { name: 'Nothing yet' }).press('Enter');
+  await expectDemo(page);
+});

@@ -1,6 +1,9 @@
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { Code, PageTitle, Scroll } from '../theme/parts';
+import { openDemo } from '../api/open-demo';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch } from '../store/store';
+import { Code, PageTitle, Scroll, TextButton } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
 import { StationList } from './station-list';
 import { TwoLists } from './two-lists';
@@ -30,11 +33,22 @@ const Others = styled.dl`
   dd {
     color: ${colour.ink2};
   }
+  button {
+    padding: 0;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
 `;
 
 /** The first minute of a project: whatever is at hand is enough to begin. */
 export function BeginPage() {
   const { project = '' } = useParams();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const showDemo = () =>
+    void openDemo()
+      .then((demo) => navigate(`/p/${demo.id}/exchanges`))
+      .catch((error: Error) => dispatch(projectSlice.actions.noticed(error.message)));
   return (
     <>
       <PageTitle>
@@ -62,9 +76,9 @@ export function BeginPage() {
                 Ctrl+K, then <Code>new exchange Cutter → Bake</Code>
               </dd>
               <dt>
-                <Link to="/">Nothing yet</Link>
+                <TextButton onPress={showDemo}>Nothing yet</TextButton>
               </dt>
-              <dd>the demo, on the page of all projects: a cold store whose controls do not quite agree</dd>
+              <dd>opens the demo: a cold store whose five suppliers’ controls do not quite agree</dd>
             </Others>
           </div>
         </Halves>

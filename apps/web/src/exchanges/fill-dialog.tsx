@@ -1,5 +1,5 @@
 import type { Filled } from '@dialoga/core/sheet';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { Code, Input } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';
 import { InTheWay } from './in-the-way';
@@ -17,7 +17,8 @@ interface Props {
 
 /** Asks how far to fill down; shows the last row, and what would be in the way, before anything is stored. */
 export function FillDialog({ from, what, plan, onFill, onClose }: Props) {
-  const [text, setText] = useState('10');
+  const { register, control } = useForm({ defaultValues: { count: '10' } });
+  const text = useWatch({ control, name: 'count' });
   const count = /^\d+$/.test(text.trim()) ? Number(text) : 0;
   const possible = count >= 2 && count <= MOST;
   const filled = possible ? plan(count) : null;
@@ -42,7 +43,7 @@ export function FillDialog({ from, what, plan, onFill, onClose }: Props) {
     >
       <label>
         {what} in all
-        <Input autoFocus inputMode="numeric" value={text} onChange={(e) => setText(e.target.value)} />
+        <Input autoFocus inputMode="numeric" {...register('count')} />
       </label>
     </AskDialog>
   );

@@ -1,6 +1,6 @@
 import type { End, Exchange, Project } from '@dialoga/core/model';
 import { namesOtherPlace, shiftPage, type Shift, type Shifted } from '@dialoga/core/sheet';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { Choice } from '../forms/choice';
 import { Code, Input } from '../theme/parts';
 import { AskDialog } from '../forms/ask-dialog';
@@ -25,10 +25,10 @@ export function ShiftDialog({ project, exchange, ends, onShift, onClose }: Props
       ? [{ value: `told ${i}`, text: `the addresses entered at ${name(end)}`, end, what: 'told' as const }]
       : []),
   ]);
-  const [value, setValue] = useState(choices[0]!.value);
-  const [text, setText] = useState('1');
+  const { register, control, setValue } = useForm({ defaultValues: { which: choices[0]!.value, by: '1' } });
+  const [which, text] = useWatch({ control, name: ['which', 'by'] });
   const by = /^[+-]?\d{1,9}$/.test(text.trim()) ? Number(text) : 0;
-  const choice = choices.find((c) => c.value === value) ?? choices[0]!;
+  const choice = choices.find((c) => c.value === which) ?? choices[0]!;
   const shift = by === 0 ? null : shiftPage(project, choice.end, by, choice.what);
   return (
     <AskDialog
@@ -40,10 +40,10 @@ export function ShiftDialog({ project, exchange, ends, onShift, onClose }: Props
         shift ? <Outcome shift={shift} /> : <p>Type a whole number, as 1 or -1; it counts what the notation counts.</p>
       }
     >
-      <Choice label="Which" value={value} options={choices} onChoose={setValue} />
+      <Choice label="Which" value={which} options={choices} onChoose={(one) => setValue('which', one)} />
       <label>
         By
-        <Input autoFocus inputMode="numeric" value={text} onChange={(event) => setText(event.target.value)} />
+        <Input autoFocus inputMode="numeric" {...register('by')} />
       </label>
     </AskDialog>
   );

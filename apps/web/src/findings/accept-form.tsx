@@ -1,7 +1,7 @@
 import { restsOn } from '@dialoga/core/check';
 import { newAcceptance } from '@dialoga/core/create';
 import type { Finding } from '@dialoga/core/finding';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import styled from 'styled-components';
 import { currentAuthor, nameAuthor } from '../api/author';
 import { edit } from '../store/editing';
@@ -26,12 +26,16 @@ const Form = styled.form`
   }
 `;
 
+interface Asked {
+  reason: string;
+  name: string;
+}
+
 /** Accepting a Doubt: with a reason and a name, and until what it rests on changes. */
 export function AcceptForm({ finding }: { finding: Finding }) {
   const dispatch = useAppDispatch();
-  const [reason, setReason] = useState('');
-  const [name, setName] = useState(currentAuthor);
-  function accept() {
+  const { register, handleSubmit } = useForm<Asked>({ defaultValues: { reason: '', name: currentAuthor() } });
+  function accept({ reason, name }: Asked) {
     if (reason.trim() === '' || name.trim() === '') {
       const lacks = reason.trim() === '' ? 'a reason' : 'the name of who accepts it';
       dispatch(projectSlice.actions.noticed(`An acceptance needs ${lacks}; nothing was stored.`));
@@ -45,17 +49,11 @@ export function AcceptForm({ finding }: { finding: Finding }) {
     dispatch(edit(`Accept ${finding.code}`, [{ kind: 'acceptance', id: acceptance.id, path: [], after }]));
   }
   return (
-    <Form
-      aria-label={`Accept ${finding.code}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        accept();
-      }}
-    >
+    <Form aria-label={`Accept ${finding.code}`} onSubmit={(event) => void handleSubmit(accept)(event)}>
       <span>Accept, with reason</span>
-      <Input aria-label="Reason" value={reason} onChange={(e) => setReason(e.target.value)} />
+      <Input aria-label="Reason" {...register('reason')} />
       <span>name</span>
-      <Input aria-label="Who accepts" value={name} onChange={(e) => setName(e.target.value)} />
+      <Input aria-label="Who accepts" {...register('name')} />
       <BoxButton type="submit">Accept</BoxButton>
       <span>lapses when what it rests on changes</span>
     </Form>

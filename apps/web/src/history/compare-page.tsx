@@ -1,5 +1,6 @@
 import type { Compared, ComparedRow } from '@dialoga/core/compare';
 import { useEffect, useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api } from '../api/client';
@@ -103,11 +104,27 @@ function Row({ row }: { row: ComparedRow }) {
   );
 }
 
+/** Asks for two other revisions. */
+function ChooseRevisions({ project, from, to }: { project: string; from: string; to: string }) {
+  const navigate = useNavigate();
+  const { register, handleSubmit } = useForm({ defaultValues: { from, to } });
+  const compare = handleSubmit((chosen) => {
+    const [first, second] = [chosen.from.trim() || '0', chosen.to.trim() || 'newest'];
+    void navigate(`/p/${project}/history/${first}/${second}`);
+  });
+  return (
+    <Choice onSubmit={(event) => void compare(event)}>
+      compare revision <Input aria-label="From revision" inputMode="numeric" {...register('from')} /> with{' '}
+      <Input aria-label="To revision" {...register('to')} />
+      <BoxButton type="submit">Compare</BoxButton>
+    </Choice>
+  );
+}
+
 /** Two revisions beside each other: every row that differs, old and new at both ends, and nothing else. */
 export function ComparePage() {
   const { project: address = '', from = '', to = 'newest' } = useParams();
   const { id } = placeOf(address);
-  const navigate = useNavigate();
   const newest = useStateOf((s) => s.project.revision);
   const [compared, setCompared] = useState<Compared | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -131,19 +148,7 @@ export function ComparePage() {
         <h1>
           Revision {from} and {to === 'newest' ? `the newest, ${last}` : to}
         </h1>
-        <Choice
-          key={`${from} ${to}`}
-          onSubmit={(event) => {
-            event.preventDefault();
-            const chosen = new FormData(event.currentTarget);
-            const [first, second] = ['from', 'to'].map((name) => String(chosen.get(name)).trim());
-            void navigate(`/p/${id}/history/${first || '0'}/${second || 'newest'}`);
-          }}
-        >
-          compare revision <Input name="from" aria-label="From revision" inputMode="numeric" defaultValue={from} /> with{' '}
-          <Input name="to" aria-label="To revision" defaultValue={to} />
-          <BoxButton type="submit">Compare</BoxButton>
-        </Choice>
+        <ChooseRevisions key={`${from} ${to}`} project={id} from={from} to={to} />
         <p>
           <Link to={`/p/${id}/history`}>History</Link>
         </p>

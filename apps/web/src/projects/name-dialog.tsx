@@ -1,5 +1,5 @@
-import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
+import { useForm } from 'react-hook-form';
 import styled from 'styled-components';
 import { Overlay, Panel } from '../page/overlay';
 import { BoxButton, Input } from '../theme/parts';
@@ -28,12 +28,13 @@ interface Props {
 
 /** Asks for a name: a new one, or the one that confirms. What the server refuses is shown beside what was typed. */
 export function NameDialog({ title, text, label, initial, action, onName, onClose }: Props) {
-  const [name, setName] = useState(initial);
-  const [problem, setProblem] = useState<string | null>(null);
-  const submit = () =>
+  const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { name: initial } });
+  const problem = formState.errors.name?.message;
+  const submit = handleSubmit(({ name }) =>
     onName(name)
       .then(() => onClose(true))
-      .catch((error: Error) => setProblem(error.message));
+      .catch((error: Error) => setError('name', { message: error.message })),
+  );
   return (
     <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose(false)}>
       <Panel>
@@ -41,14 +42,9 @@ export function NameDialog({ title, text, label, initial, action, onName, onClos
           <Heading slot="title" level={2}>
             {title}
           </Heading>
-          <Form
-            onSubmit={(event) => {
-              event.preventDefault();
-              void submit();
-            }}
-          >
+          <Form onSubmit={(event) => void submit(event)}>
             {text && <p>{text}</p>}
-            <Input autoFocus aria-label={label} value={name} onChange={(e) => setName(e.target.value)} />
+            <Input autoFocus aria-label={label} aria-invalid={problem !== undefined} {...register('name')} />
             {problem && <p role="alert">{problem}</p>}
             <div>
               <BoxButton type="submit">{action}</BoxButton>

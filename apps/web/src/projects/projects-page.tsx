@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { api, type ProjectSummary } from '../api/client';
+import { openDemo } from '../api/open-demo';
 import { listErrorOf, lists, useProjectsQuery, type ListError } from '../api/lists';
 import { Counts } from '../marks/counts';
 import { useAppDispatch } from '../store/store';
@@ -10,7 +11,6 @@ import { BoxButton, Empty, Input, PageTitle, Section, TextButton } from '../them
 import { colour, font, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { JobDialog } from './job-dialog';
-import { NameDialog } from './name-dialog';
 
 const Page = styled.main`
   height: 100%;
@@ -62,14 +62,10 @@ const Problems = styled.div`
   }
 `;
 
+// It brings the form package, which the list of projects does not need.
+const NameDialog = lazy(async () => ({ default: (await import('./name-dialog')).NameDialog }));
+
 const RETRY_MS = 2000;
-
-const DEMO = 'Kestrel Quay cold store';
-
-/** The demo as it was, where a copy stands that nobody has edited; else a fresh copy. */
-async function openDemo(projects: readonly ProjectSummary[]): Promise<ProjectSummary> {
-  return projects.find((p) => p.name === DEMO && p.revision === 0) ?? api.demo('kestrel-quay');
-}
 
 const isListError = (error: unknown): error is ListError =>
   typeof error === 'object' && error !== null && 'away' in error;
@@ -166,7 +162,7 @@ export function ProjectsPage() {
             />
             <BoxButton type="submit">New project</BoxButton>
           </form>
-          <BoxButton onPress={() => void opened(openDemo(projects ?? []))}>Open the demo</BoxButton>
+          <BoxButton onPress={() => void opened(openDemo())}>Open the demo</BoxButton>
           <FileTrigger
             acceptedFileTypes={['.json']}
             onSelect={(files) => {
@@ -188,53 +184,55 @@ export function ProjectsPage() {
           </Problems>
         )}
       </Section>
-      {renaming && (
-        <NameDialog
-          title={`Rename ${renaming.name}`}
-          label="New name"
-          initial={renaming.name}
-          action="Rename"
-          onName={(typed) => api.rename(renaming.id, typed)}
-          onClose={(done) => {
-            setRenaming(null);
-            if (done) changed();
-          }}
-        />
-      )}
-      {copying && (
-        <NameDialog
-          title={`Copy ${copying.name}`}
-          text="The copy has everything as it stands now; its history begins anew."
-          label="Name of the copy"
-          initial={`${copying.name}, copy`}
-          action="Copy"
-          onName={async (typed) => {
-            const { id } = copying;
-            setJob({ title: `Copying ${copying.name}`, start: () => api.copy(id, typed) });
-          }}
-          onClose={() => setCopying(null)}
-        />
-      )}
+      <Suspense>
+        {renaming && (
+          <NameDialog
+            title={`Rename ${renaming.name}`}
+            label="New name"
+            initial={renaming.name}
+            action="Rename"
+            onName={(typed) => api.rename(renaming.id, typed)}
+            onClose={(done) => {
+              setRenaming(null);
+              if (done) changed();
+            }}
+          />
+        )}
+        {copying && (
+          <NameDialog
+            title={`Copy ${copying.name}`}
+            text="The copy has everything as it stands now; its history begins anew."
+            label="Name of the copy"
+            initial={`${copying.name}, copy`}
+            action="Copy"
+            onName={async (typed) => {
+              const { id } = copying;
+              setJob({ title: `Copying ${copying.name}`, start: () => api.copy(id, typed) });
+            }}
+            onClose={() => setCopying(null)}
+          />
+        )}
+        {deleting && (
+          <NameDialog
+            title={`Delete ${deleting.name}`}
+            text="The project and its history are deleted permanently. Type its name to delete it."
+            label="Name of the project"
+            initial=""
+            action="Delete"
+            onName={(typed) => api.remove(deleting.id, typed)}
+            onClose={(done) => {
+              setDeleting(null);
+              if (done) changed();
+            }}
+          />
+        )}
+      </Suspense>
       {job && (
         <JobDialog
           title={job.title}
           start={job.start}
           onDone={(project) => void navigate(`/p/${project}/exchanges`)}
           onClose={() => setJob(null)}
-        />
-      )}
-      {deleting && (
-        <NameDialog
-          title={`Delete ${deleting.name}`}
-          text="The project and its history are deleted permanently. Type its name to delete it."
-          label="Name of the project"
-          initial=""
-          action="Delete"
-          onName={(typed) => api.remove(deleting.id, typed)}
-          onClose={(done) => {
-            setDeleting(null);
-            if (done) changed();
-          }}
         />
       )}
     </Page>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { AskDialog } from '../forms/ask-dialog';
 import { Input } from '../theme/parts';
 
@@ -12,8 +12,8 @@ interface Props {
 
 /** Asks why points are not used; the reason is kept with them. */
 export function NotUsedDialog({ names, onTake, onClose }: Props) {
-  const [reason, setReason] = useState('');
-  const clean = reason.trim();
+  const { register, control } = useForm({ defaultValues: { reason: '' } });
+  const clean = useWatch({ control, name: 'reason' }).trim();
   return (
     <AskDialog
       title={names.length === 1 ? `${names[0]} is not used` : `${names.length} points are not used`}
@@ -29,12 +29,7 @@ export function NotUsedDialog({ names, onTake, onClose }: Props) {
     >
       <label>
         Because
-        <Input
-          autoFocus
-          value={reason}
-          placeholder="comes with the second phase"
-          onChange={(event) => setReason(event.target.value)}
-        />
+        <Input autoFocus placeholder="comes with the second phase" {...register('reason')} />
       </label>
     </AskDialog>
   );

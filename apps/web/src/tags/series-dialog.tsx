@@ -2,6 +2,7 @@ import { readTagContext, readTagField, tagFieldText } from '@dialoga/core/fields
 import { ACCESSES, childrenOf, orderAfter, type Access, type Station, type TagSeries } from '@dialoga/core/model';
 import { planSeries, seriesChanges } from '@dialoga/core/tags';
 import { useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { Choice } from '../forms/choice';
 import { AskDialog } from '../forms/ask-dialog';
 import { newId } from '../api/new-id';
@@ -10,6 +11,17 @@ import { useEdits } from '../store/use-edits';
 import { Code, Input } from '../theme/parts';
 
 const SHOWN = 4;
+
+/** The fields of the form, as typed. */
+interface Asked {
+  sample: string;
+  count: string;
+  type: string;
+  place: string;
+  access: Access | '';
+}
+
+const FIELDS = ['sample', 'count', 'type', 'place', 'access'] as const;
 
 interface Props {
   station: Station;
@@ -30,11 +42,16 @@ export function SeriesDialog({ station, series, onClose }: Props) {
     type: series?.type ?? null,
     place: series?.place ?? null,
   };
-  const [sample, setSample] = useState(series?.sample ?? '');
-  const [count, setCount] = useState(String(series?.count ?? 8));
-  const [type, setType] = useState(series ? tagFieldText(project, as, 'type') : 'BOOL');
-  const [place, setPlace] = useState(tagFieldText(project, as, 'place'));
-  const [access, setAccess] = useState<Access | ''>(series?.access ?? 'read');
+  const { register, control, setValue } = useForm<Asked>({
+    defaultValues: {
+      sample: series?.sample ?? '',
+      count: String(series?.count ?? 8),
+      type: series ? tagFieldText(project, as, 'type') : 'BOOL',
+      place: tagFieldText(project, as, 'place'),
+      access: series ? (series.access ?? '') : 'read',
+    },
+  });
+  const [sample, count, type, place, access] = useWatch({ control, name: FIELDS });
   const [id] = useState(() => series?.id ?? newId());
   const read = useMemo(() => {
     const context = readTagContext(project, station.id);
@@ -125,25 +142,25 @@ export function SeriesDialog({ station, series, onClose }: Props) {
     >
       <label>
         First name
-        <Input autoFocus value={sample} placeholder="Door_01" onChange={(event) => setSample(event.target.value)} />
+        <Input autoFocus placeholder="Door_01" {...register('sample')} />
       </label>
       <label>
         Points
-        <Input value={count} inputMode="numeric" onChange={(event) => setCount(event.target.value)} />
+        <Input inputMode="numeric" {...register('count')} />
       </label>
       <label>
         Type
-        <Input value={type} onChange={(event) => setType(event.target.value)} />
+        <Input {...register('type')} />
       </label>
       <label>
         First address
-        <Input value={place} placeholder="none" onChange={(event) => setPlace(event.target.value)} />
+        <Input placeholder="none" {...register('place')} />
       </label>
       <Choice
         label="Access"
         value={access}
         options={[{ value: '', text: 'not set' }, ...ACCESSES.map((one) => ({ value: one, text: one }))]}
-        onChoose={(one) => setAccess(one as Access | '')}
+        onChoose={(one) => setValue('access', one as Access | '')}
       />
     </AskDialog>
   );

@@ -21,6 +21,6 @@ test('what is the stations’ own I/O goes one way by a lane: a slot both ways i
   const project = edited(twoStations(), ...both, ['exchange', 'x', 'protocol', 'cyclic-ethernet-io']);
   const finding = theFinding(project, 'DIR 1');
   expect([finding.message, finding.severity]).toEqual(['together', 'blocker']);
-  expect(wordsOf(finding)).toContain('A and B both send and receive by one lane');
+  expect(wordsOf(finding)).toContain('A and B both send and receive in one lane');
   expect(codesOf(fixed(project, finding))).not.toContain('DIR 1');
 });
