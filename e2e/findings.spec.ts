@@ -49,6 +49,7 @@ test('one key explains the finding of the line on any screen', async ({ page, ap
   await page.keyboard.press('Alt+PageDown');
   await page.keyboard.press('Alt+PageDown');
   await page.getByRole('link', { name: 'Two suppliers' }).click();
+  await expect(page.getByRole('heading', { name: 'Overview' })).toBeVisible();
   await page.keyboard.press('Control+I');
   await expect(page.getByRole('dialog', { name: /^Set-points: .*differs/ })).toContainText('low first');
 });

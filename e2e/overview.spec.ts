@@ -44,3 +44,16 @@ test('an empty project says what to begin with', async ({ page, app }) => {
   await page.getByRole('link', { name: 'Begin with the stations' }).click();
   await expect(page).toHaveURL(/stations/);
 });
+
+test('the arrow keys reach the empty cells of the matrix, and Enter begins an exchange there', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/overview`);
+  await page.getByRole('button', { name: /^PlantCtl to ControlRoom/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('link', { name: 'New exchange: SkidCtl to ControlRoom' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox', { name: /^Left station/ })).toHaveValue('SkidCtl');
+  await expect(page.getByRole('combobox', { name: /^Right station/ })).toHaveValue('ControlRoom');
+});

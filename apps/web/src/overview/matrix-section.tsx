@@ -10,6 +10,7 @@ import { useEndToEnd } from './use-overview';
 import { Section, SectionHead, TextButton } from '../theme/parts';
 import { colour, font, size, space } from '../theme/tokens';
 import { isListed } from './matrix-form';
+import { moveInMatrix } from './matrix-keys';
 
 const Table = styled.table`
   border-collapse: collapse;
@@ -167,7 +168,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
     <Empty
       to={`/p/${address}/exchanges`}
       state={{ begin: { from: source.id, to: sink.id } }}
-      // By keyboard the find box begins one: hundreds of empty cells are nothing to go through.
+      // Hundreds of empty cells are nothing for Tab to go through: the arrow keys reach them.
       tabIndex={-1}
       aria-label={`New exchange: ${source.name} to ${sink.name}`}
     >
@@ -217,7 +218,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
               ))}
             </tr>
           </thead>
-          <tbody>
+          <tbody onKeyDown={moveInMatrix}>
             {matrix.sources.map((source) => (
               <tr key={source.id}>
                 <th scope="row" dir="auto" title={source.name}>
