@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import type { Locator, Page } from '@playwright/test';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import writeWorkbook from 'write-excel-file/node';
 import { expect, expectDemo, expectStored, test } from './app';
@@ -257,7 +258,16 @@ test('a series changed to fewer points says what is bound to those that go', asy
   await expectDemo(page);
 });
 
-test('a workbook of several sheets, dropped with the mouse; the second holds the list', async ({ page, app }) => {
+/** Drops a file as the browser itself does when a mouse brings one. */
+async function dropFile(page: Page, target: Locator, file: string) {
+  const { x, y } = (await target.boundingBox())!;
+  const browser = await page.context().newCDPSession(page);
+  const data = { items: [], files: [file], dragOperationsMask: 1 };
+  for (const type of ['dragEnter', 'dragOver', 'drop'] as const)
+    await browser.send('Input.dispatchDragEvent', { type, x: x + 5, y: y + 5, data });
+}
+
+test('a workbook of several sheets, dropped with the mouse; the second holds the list', async ({ page, app }, info) => {
   const project = await app.demo();
   const cells = (rows: string[][]) => rows.map((row) => row.map((value) => ({ value, type: String })));
   const workbook = await writeWorkbook([
@@ -272,15 +282,9 @@ test('a workbook of several sheets, dropped with the mouse; the second holds the
     },
   ]).toBuffer();
   await page.goto(`${app.url}/p/${project}/tags/dockctl/bring-in`);
-  const bytes = [...workbook];
-  const data = await page.evaluateHandle((list) => {
-    const transfer = new DataTransfer();
-    transfer.items.add(new File([new Uint8Array(list)], 'gates.xlsx'));
-    return transfer;
-  }, bytes);
-  const target = page.getByText('or drop it here');
-  await target.dispatchEvent('dragover', { dataTransfer: data });
-  await target.dispatchEvent('drop', { dataTransfer: data });
+  const file = info.outputPath('gates.xlsx');
+  writeFileSync(file, workbook);
+  await dropFile(page, page.getByText('or drop it here'), file);
   await expect(page.getByText('XLSX', { exact: true })).toBeVisible();
   await pick(page, 'sheet', 'Points');
   await expect(page.getByRole('heading', { name: /^2 added, 0 changed/ })).toBeVisible();

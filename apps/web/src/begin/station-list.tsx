@@ -1,5 +1,6 @@
 import { plantFromText, type PlantOfText } from '@dialoga/core/hardware';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
 import { edit } from '../store/editing';
@@ -27,17 +28,17 @@ export function StationList() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const project = useStateOf((s) => s.project.project)!;
-  const [text, setText] = useState('');
-  const asked = useDeferredValue(text);
+  const { control, handleSubmit, setValue } = useForm({ defaultValues: { text: '' } });
+  const asked = useDeferredValue(useWatch({ control, name: 'text' }));
   const listed = useMemo(() => plantFromText(project, asked, newId), [project, asked]);
 
-  function make() {
+  function make({ text }: { text: string }) {
     const plant = plantFromText(project, text, newId);
     const { changes, exchanges, routes, problems, left } = plant;
     if (changes.length === 0 || dispatch(edit(made(plant), changes)) !== null) return;
     if (left.length > 0) {
       // What was not taken stays, to be put right; why stands under it.
-      setText(left.join('\n'));
+      setValue('text', left.join('\n'));
       dispatch(projectSlice.actions.noticed(`${done(plant)}. What was not taken stays in the list.`));
       return;
     }
@@ -45,27 +46,28 @@ export function StationList() {
     if (exchanges === 0 && routes > 0) void navigate(`/p/${projectId}/routes`, { state: { table: 'Routes' } });
     else void navigate(`/p/${projectId}/${exchanges > 0 ? 'exchanges' : 'stations'}`);
   }
+  const submit = handleSubmit(make);
   return (
-    <form
-      aria-label="A list of stations"
-      onSubmit={(event) => {
-        event.preventDefault();
-        make();
-      }}
-    >
+    <form aria-label="A list of stations" onSubmit={(event) => void submit(event)}>
       <h2>A list of stations</h2>
       <p>a station a line: name, type, address; two names with an arrow are an exchange; a hardware list may follow</p>
-      <ListField
-        aria-label="List of stations"
-        rows={15}
-        autoFocus
-        aria-keyshortcuts="Control+Enter"
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) make();
-        }}
-        value={text}
-        onText={setText}
-        placeholder={EXAMPLE}
+      <Controller
+        control={control}
+        name="text"
+        render={({ field: { value, onChange } }) => (
+          <ListField
+            aria-label="List of stations"
+            rows={15}
+            autoFocus
+            aria-keyshortcuts="Control+Enter"
+            onKeyDown={(event) => {
+              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void submit();
+            }}
+            value={value}
+            onText={onChange}
+            placeholder={EXAMPLE}
+          />
+        )}
       />
       <Understood role="status">{wordsOf(listed)}</Understood>
       <BoxButton type="submit" isDisabled={listed.changes.length === 0}>

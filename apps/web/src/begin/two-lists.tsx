@@ -1,5 +1,6 @@
 import { layTwoLists, type ListedSide, type TwoLists as Laid, type UnderstoodSide } from '@dialoga/core/sheet';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { newId } from '../api/new-id';
@@ -36,6 +37,12 @@ const Pairs = styled(Understood)`
 `;
 
 const EMPTY: ListedSide = { name: '', address: '', list: '' };
+interface Lists {
+  left: ListedSide;
+  right: ListedSide;
+}
+const isReady = ({ left, right }: Lists) =>
+  [left, right].every(({ name, list }) => name.trim() !== '' && list.trim() !== '');
 const EXAMPLES: readonly [ListedSide, ListedSide] = [
   { name: 'CutterCtl', address: '10.8.2.12/24', list: 'Speed\tREAL\t%MW300\nLoad\tREAL\t%MW302\nState\tWORD\t%MW304' },
   { name: 'BakeCtl', address: '10.8.2.13', list: '40101\tspeed\tREAL\n40103\tload\tREAL\n40105\tstate\tWORD' },
@@ -48,60 +55,62 @@ export function TwoLists() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const project = useStateOf((s) => s.project.project)!;
-  const [sides, setSides] = useState<readonly [ListedSide, ListedSide]>([EMPTY, EMPTY]);
-  const asked = useDeferredValue(sides);
-  const ready = sides.every(({ name, list }) => name.trim() !== '' && list.trim() !== '');
-  const laid = useMemo(
-    () => (asked.some(({ list }) => list.trim() !== '') ? layTwoLists(project, asked, newId) : null),
-    [project, asked],
-  );
-  const change = (at: 0 | 1, part: Partial<ListedSide>) =>
-    setSides((known) => (at === 0 ? [{ ...known[0], ...part }, known[1]] : [known[0], { ...known[1], ...part }]));
+  const { control, register, handleSubmit } = useForm<Lists>({ defaultValues: { left: EMPTY, right: EMPTY } });
+  const lists = useWatch({ control }) as Lists;
+  const asked = useDeferredValue(lists);
+  const ready = isReady(lists);
+  const laid = useMemo(() => {
+    const sides = [asked.left, asked.right] as const;
+    return sides.some(({ list }) => list.trim() !== '') ? layTwoLists(project, sides, newId) : null;
+  }, [project, asked]);
 
-  function lay() {
-    const { changes, exchange } = layTwoLists(project, sides, newId);
+  function lay({ left, right }: Lists) {
+    const { changes, exchange } = layTwoLists(project, [left, right], newId);
     if (dispatch(edit('Lay two lists side by side', changes)) === null) {
       void navigate(`/p/${projectId}/exchanges/${exchange}`);
     }
   }
+  const submit = handleSubmit(lay);
   return (
     <form
       aria-label="Two lists of one exchange"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready) lay();
-      }}
+      onSubmit={(event) => void (ready ? submit(event) : event.preventDefault())}
     >
       <h2>Two lists of one exchange</h2>
       <p>as each side keeps it; columns in any order, with headings or without</p>
       <Sides>
         {SIDES.map((side, i) => {
           const at = i as 0 | 1;
-          const { name, address, list } = sides[at];
           return (
             <Side key={side} $right={at === 1} role="group" aria-label={`The ${side} list`}>
               <div>
                 <Input
                   aria-label={`Station of the ${side} list`}
                   placeholder={EXAMPLES[at].name}
-                  value={name}
-                  onChange={(event) => change(at, { name: event.target.value })}
+                  {...register(`${side}.name`)}
                 />
                 <Input
                   aria-label={`Address of the ${side} station`}
                   placeholder={EXAMPLES[at].address}
-                  value={address}
-                  onChange={(event) => change(at, { address: event.target.value })}
+                  {...register(`${side}.address`)}
                 />
               </div>
-              <ListField
-                aria-label={`Rows of the ${side} list`}
-                rows={13}
-                value={list}
-                placeholder={EXAMPLES[at].list}
-                onText={(text) => change(at, { list: text })}
+              <Controller
+                control={control}
+                name={`${side}.list`}
+                render={({ field: { value, onChange } }) => (
+                  <ListField
+                    aria-label={`Rows of the ${side} list`}
+                    rows={13}
+                    value={value}
+                    placeholder={EXAMPLES[at].list}
+                    onText={onChange}
+                  />
+                )}
               />
-              <Understood role="status">{laid && list.trim() !== '' && <SideWords side={laid.sides[at]} />}</Understood>
+              <Understood role="status">
+                {laid && lists[side].list.trim() !== '' && <SideWords side={laid.sides[at]} />}
+              </Understood>
             </Side>
           );
         })}

@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { Focusable, Tooltip, TooltipTrigger } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, size, space } from '../theme/tokens';
+import { saidOver } from '../theme/said';
+import { colour } from '../theme/tokens';
 
 /** Words that the trade does not use everywhere, each in a sentence. */
 const MEANINGS = {
@@ -23,13 +24,7 @@ const Word = styled.span`
 `;
 
 const Said = styled(Tooltip)`
-  max-width: 320px;
-  padding: ${space[2]}px ${space[3]}px;
-  border: 1px solid ${colour.edge};
-  background: ${colour.sheet};
-  color: ${colour.ink};
-  font-size: ${size.data}px;
-  box-shadow: 0 2px 8px color-mix(in srgb, ${colour.ink} 20%, transparent);
+  ${saidOver}
 `;
 
 export type OwnWord = keyof typeof MEANINGS;

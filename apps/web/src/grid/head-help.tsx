@@ -1,17 +1,11 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, size, space } from '../theme/tokens';
+import { saidOver } from '../theme/said';
 
 const Said = styled(Popover)`
-  max-width: 320px;
-  padding: ${space[2]}px ${space[3]}px;
-  border: 1px solid ${colour.edge};
-  background: ${colour.sheet};
-  color: ${colour.ink};
-  font-size: ${size.data}px;
+  ${saidOver}
   pointer-events: none;
-  box-shadow: 0 2px 8px color-mix(in srgb, ${colour.ink} 20%, transparent);
 `;
 
 /** ms that a pointer rests on a heading before it is explained */

@@ -1,15 +1,12 @@
 import type { RefObject } from 'react';
 import { Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour, size, space } from '../theme/tokens';
+import { saidOver } from '../theme/said';
+import { colour } from '../theme/tokens';
 
 const Sheet = styled(Popover)`
-  max-width: 360px;
-  padding: ${space[2]}px ${space[3]}px;
-  border: 1px solid ${colour.differs};
-  background: ${colour.sheet};
-  color: ${colour.ink};
-  font-size: ${size.data}px;
+  ${saidOver}
+  border-color: ${colour.differs};
   pointer-events: none;
 `;
 

@@ -1,7 +1,7 @@
 import { LIST_FORMATS } from '@dialoga/core/formats';
 import { unreadSentence, type Read } from '@dialoga/core/text';
 import { useEffect, useEffectEvent, useState, type ReactNode } from 'react';
-import { FileTrigger } from 'react-aria-components';
+import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components';
 import styled from 'styled-components';
 import { BoxButton, Empty, PageTitle, Section } from '../theme/parts';
 import { colour, font, size, space } from '../theme/tokens';
@@ -24,9 +24,15 @@ export const Row = styled.div`
   }
 `;
 
-const Drop = styled.div<{ $over: boolean }>`
-  border: 1px ${({ $over }) => ($over ? 'solid' : 'dashed')} ${colour.edge};
+const Drop = styled(DropZone)`
+  border: 1px dashed ${colour.edge};
   padding: ${space[4]}px;
+  &[data-drop-target] {
+    border-style: solid;
+  }
+  &[data-focus-visible] {
+    outline: 2px solid ${colour.focus};
+  }
 `;
 
 const Text = styled.textarea`
@@ -74,7 +80,6 @@ export function ListImport<K extends keyof ListRows>(props: Props<K>) {
   const { kind, title, about, placeholder, empty, ownAddresses = true, remembered, children } = props;
   const list = useListFile(kind, { ownAddresses, ...(remembered ? { remembered } : {}) });
   const { file, busy, problem, read, choose, bringIn, giveUp } = list;
-  const [over, setOver] = useState(false);
   const [text, setText] = useState('');
   const paste = useEffectEvent((pasted: string) => {
     if (pasted !== '' || file?.saved === null) list.paste(pasted);
@@ -88,6 +93,13 @@ export function ListImport<K extends keyof ListRows>(props: Props<K>) {
     giveUp();
   };
   const fromFile = file !== null && file.saved !== null;
+  /** A file that is dropped, or what is pasted while the area has the focus. */
+  const dropped: DropZoneProps['onDrop'] = async ({ items }) => {
+    const found = items.find(({ kind }) => kind === 'file');
+    if (found?.kind === 'file') return bringIn(await found.getFile());
+    const pasted = items.find((item) => item.kind === 'text' && item.types.has('text/plain'));
+    if (pasted?.kind === 'text' && !fromFile) setText(await pasted.getText('text/plain'));
+  };
   return (
     <>
       <PageTitle>
@@ -95,23 +107,7 @@ export function ListImport<K extends keyof ListRows>(props: Props<K>) {
         <p>{about}</p>
       </PageTitle>
       <Section aria-label="The list">
-        <Drop
-          $over={over}
-          onPaste={(event) => {
-            if (!fromFile && !(event.target instanceof HTMLTextAreaElement))
-              setText(event.clipboardData.getData('text/plain'));
-          }}
-          onDragOver={(event) => {
-            event.preventDefault();
-            setOver(true);
-          }}
-          onDragLeave={() => setOver(false)}
-          onDrop={(event) => {
-            event.preventDefault();
-            setOver(false);
-            bringIn(event.dataTransfer.files[0]);
-          }}
-        >
+        <Drop aria-label="Drop a file, or paste rows" onDrop={(event) => void dropped(event)}>
           <Row>
             <FileTrigger acceptedFileTypes={ENDINGS} onSelect={(files) => bringIn(files?.[0])}>
               <BoxButton autoFocus>{fromFile ? 'Another file …' : 'Choose a file …'}</BoxButton>

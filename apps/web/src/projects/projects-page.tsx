@@ -7,7 +7,7 @@ import { openDemo } from '../api/open-demo';
 import { listErrorOf, lists, useProjectsQuery, type ListError } from '../api/lists';
 import { Counts } from '../marks/counts';
 import { useAppDispatch } from '../store/store';
-import { BoxButton, Empty, Input, PageTitle, Section, TextButton } from '../theme/parts';
+import { BoxButton, Empty, PageTitle, Section, TextButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { JobDialog } from './job-dialog';
@@ -44,6 +44,8 @@ const Actions = styled.div`
   form {
     display: flex;
     gap: ${space[3]}px;
+    min-width: 370px;
+    min-height: 28px;
   }
   input[type='text'] {
     width: 260px;
@@ -62,7 +64,8 @@ const Problems = styled.div`
   }
 `;
 
-// It brings the form package, which the list of projects does not need.
+// They bring the form package, which the list of projects does not wait for.
+const NewProject = lazy(async () => ({ default: (await import('./new-project')).NewProject }));
 const NameDialog = lazy(async () => ({ default: (await import('./name-dialog')).NameDialog }));
 
 const RETRY_MS = 2000;
@@ -84,7 +87,6 @@ export function ProjectsPage() {
   if (away !== waiting) setWaiting(away);
   const [refused, setProblem] = useState<ListError | null>(null);
   const problem = refused ?? (isListError(error) ? error : null);
-  const [name, setName] = useState('');
   const [deleting, setDeleting] = useState<ProjectSummary | null>(null);
   const [copying, setCopying] = useState<ProjectSummary | null>(null);
   const [job, setJob] = useState<{ title: string; start: () => Promise<{ job: string }> } | null>(null);
@@ -141,27 +143,12 @@ export function ProjectsPage() {
           ))}
         </List>
         <Actions>
-          <form
-            onSubmit={(event) => {
-              event.preventDefault();
-              if (name.trim()) void opened(api.create(name), 'begin');
-              else
-                setProblem({
-                  message: 'A project needs a name: type one beside “New project”.',
-                  lines: [],
-                  away: false,
-                });
-            }}
-          >
-            <Input
-              type="text"
-              aria-label="Name of the new project"
-              placeholder="name"
-              value={name}
-              onChange={(e) => setName(e.target.value)}
+          <Suspense fallback={<form />}>
+            <NewProject
+              onName={(name) => void opened(api.create(name), 'begin')}
+              onRefused={(message) => setProblem({ message, lines: [], away: false })}
             />
-            <BoxButton type="submit">New project</BoxButton>
-          </form>
+          </Suspense>
           <BoxButton onPress={() => void opened(openDemo())}>Open the demo</BoxButton>
           <FileTrigger
             acceptedFileTypes={['.json']}

@@ -49,6 +49,8 @@ const FACTS: readonly (readonly [field: keyof typeof STATION.fields, empty: stri
   ['orderCode', 'not set'],
   ['revision', 'not set'],
   ['firmware', 'not set'],
+  ['description', 'not set'],
+  ['tool', 'not set'],
   ['scan', 'not set'],
   ['runsOn', 'hardware of its own'],
   ['profile', 'none'],

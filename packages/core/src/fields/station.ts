@@ -62,6 +62,22 @@ export const STATION = entityRows('station', 'station', {
     examples: ['C', '5.2'],
     help: 'The revision of its hardware.',
   },
+  description: {
+    title: 'Description',
+    width: 96,
+    mono: true,
+    ...note('description'),
+    examples: ['2.3', 'gate-4, 2.3'],
+    help: 'The version of the description file by which the tools of others know it.',
+  },
+  tool: {
+    title: 'Set with tool',
+    width: 96,
+    mono: true,
+    ...note('tool'),
+    examples: ['6.1', 'Gateway setup 6.1'],
+    help: 'The version of the tool with which it is set: another may not open what this one stored.',
+  },
   firmware: {
     title: 'Firmware',
     width: [100, 1],

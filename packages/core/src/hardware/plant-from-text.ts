@@ -11,6 +11,17 @@ export interface PlantOfText extends ListedPlant {
   modules: number;
 }
 
+const nothing = (): PlantOfText => ({
+  changes: [],
+  stations: 0,
+  networks: 0,
+  exchanges: 0,
+  routes: 0,
+  modules: 0,
+  problems: [],
+  left: [],
+});
+
 interface Part {
   /** of the text, from 0 */
   from: number;
@@ -24,16 +35,7 @@ interface Part {
  * what those before it made.
  */
 export function plantFromText(project: Project, text: string, newId: () => string): PlantOfText {
-  const plant: PlantOfText = {
-    changes: [],
-    stations: 0,
-    networks: 0,
-    exchanges: 0,
-    routes: 0,
-    modules: 0,
-    problems: [],
-    left: [],
-  };
+  const plant = nothing();
   let now = project;
   for (const part of partsOf(text)) {
     const made = part.hardware ? fromHardware(now, part, newId) : fromLines(now, part, newId);
@@ -75,22 +77,12 @@ function fromLines(project: Project, { from, lines }: Part, newId: () => string)
 }
 
 function fromHardware(project: Project, { from, lines }: Part, newId: () => string): PlantOfText {
-  const nothing = {
-    changes: [],
-    stations: 0,
-    networks: 0,
-    exchanges: 0,
-    routes: 0,
-    modules: 0,
-    problems: [],
-    left: [],
-  };
   const table = readTable(lines.join('\n'));
-  if (!table.ok) return { ...nothing, problems: [`line ${from + 1}: ${table.found}`], left: [...lines] };
+  if (!table.ok) return { ...nothing(), problems: [`line ${from + 1}: ${table.found}`], left: [...lines] };
   const found = recogniseColumns(table.value)!;
   const plan = planList(project, listRows(table.value, found.heading, found.columns), 'pasted list', newId);
   return {
-    ...nothing,
+    ...nothing(),
     changes: plan.changes,
     stations: plan.stations.length,
     modules: plan.modules.filter(({ what }) => what === 'added').length,

@@ -66,6 +66,10 @@ export class Station {
   @IsText() actsAs?: string;
   @IsText() orderCode?: string;
   @IsText() revision?: string;
+  /** the version of the description by which others know it */
+  @IsText() description?: string;
+  /** the version of the tool with which it is set */
+  @IsText() tool?: string;
   @RecordOf(() => Firmware, { nullable: true }) firmware?: Record<string, Firmware> | null;
   /** ms from one pass of its program to the next */
   @IsOptional() @IsInt() @Min(0) @Max(3_600_000) scan?: number | null;
