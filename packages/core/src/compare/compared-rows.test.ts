@@ -61,3 +61,11 @@ test('a slot stands in the row also where another cell of the claim changed', ()
   expect(rows).toHaveLength(1);
   expect(rows[0]).toMatchObject({ ends: [{}, { before: expect.stringContaining('slot 3') as string }] });
 });
+
+test('a part that came whole is told by its fields in words', () => {
+  const told = edited(plant, ['end', 'ea', 'told', { eb: { address: '10.0.0.2', tcpPort: '', unit: '7' } }]);
+  const before = edited(told, ['end', 'ea', 'told', {}]);
+  expect(compareRevisions(before, told).rows).toMatchObject([
+    { what: 'end: told', before: null, after: 'address 10.0.0.2, unit 7' },
+  ]);
+});

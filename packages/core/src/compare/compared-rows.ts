@@ -139,16 +139,24 @@ function fieldChange(before: Project, after: Project, change: Change): ComparedR
   const station = stationOf(before, after, kind, id);
   const what = path.length === 0 ? kindWord(kind) : `${kindWord(kind)}: ${wordsAt(kind, path)}`;
   const where = [...new Set([station, nameOf(entity)])].filter(Boolean).join(', ') || kindWord(kind);
-  return { kind: 'field', where, what, before: valueWords(change.before), after: valueWords(change.after) };
+  return { kind: 'field', where, what, before: valueWords(change, change.before), after: valueWords(change, change.after) };
 }
 
-function valueWords(value: Json | undefined): RowWords {
+/** A value in words; of a part with several fields its name, or each that says something, `address 10.8.2.13`. */
+function valueWords({ kind, path }: Pick<Change, 'kind' | 'path'>, value: Json | undefined): RowWords {
   if (value === undefined) return null;
   if (typeof value === 'string') return value === '' ? 'empty' : value;
   if (value === null) return 'none';
   if (typeof value !== 'object') return String(value);
-  const name = (value as { name?: Json }).name;
-  return typeof name === 'string' && name !== '' ? name : JSON.stringify(value);
+  const { name } = value as { name?: Json };
+  if (typeof name === 'string' && name !== '') return name;
+  const parts = Object.entries(value).filter(([, part]) => part !== '' && part !== null && !dequal(part, {}));
+  const said = parts.map(([key, part]) => {
+    const at = { kind, path: [...path, key] };
+    const words = valueWords(at, part);
+    return Array.isArray(value) ? words : `${wordsAt(kind, at.path)} ${words}`;
+  });
+  return said.length > 0 ? said.join(', ') : 'empty';
 }
 
 const nameOf = (entity: Entity): string => ('name' in entity && typeof entity.name === 'string' ? entity.name : '');

@@ -55,6 +55,20 @@ test('two lists are two stations of the types that read their addresses, on one 
   expect(inOrder(project, 'exchange')).toMatchObject([{ kind: 'peer connection', protocol: 'modbus-tcp' }]);
 });
 
+test.each([
+  [
+    ['Speed\tREAL\t%MD100', 'Load\tREAL\t%MD104', 'Run\tWORD\t%MW108', 'Stop\tWORD\t%MW110'],
+    'byte memory, high byte first',
+  ],
+  [
+    ['Speed\tREAL\t%MW300', 'Load\tREAL\t%MW302', 'Run\tWORD\t%MW304', 'Stop\tWORD\t%MW305'],
+    'byte images and word memory',
+  ],
+])('an address that two types read is read so that values lie beside one another: %j', (list, type) => {
+  const { sides } = laid(side('CutterCtl', '', ...list), BAKE);
+  expect(sides[0].profile).toBe(`Controller with ${type}`);
+});
+
 test('where no names match, rows are paired by their order', () => {
   const { lanes, by } = laid(CUTTER, side('BakeCtl', '', '40201\ta1\tREAL', '40203\ta2\tREAL', '40205\ta3\tWORD'));
   expect(by).toBe('order');

@@ -12,14 +12,14 @@ import type { Claim } from '../model/claim.js';
 import type { Direction } from '../model/words.js';
 import type { End } from '../model/end.js';
 import { childrenOf, inOrder } from '../model/order.js';
-import { Project } from '../model/project.js';
+import type { Project } from '../model/project.js';
 import type { Station } from '../model/station.js';
-import { memoriesOf, type Memory } from '../place/memory.js';
-import { parseAddress, parseAsWritten } from '../place/parse-address.js';
-import { SHIPPED_PROFILES } from '../profiles/shipped.js';
+import { memoriesOf } from '../place/memory.js';
+import { parseAddress } from '../place/parse-address.js';
 import { withoutZeros } from '../text/near.js';
 import { headingsOf, understandBlock, type Understood } from './paste-columns.js';
 import { pasteLanes } from './paste.js';
+import { typeThatReads } from './type-that-reads.js';
 
 /** One side of an agreement as it is kept there: who, at which address, and its list as it was copied. */
 export interface ListedSide {
@@ -66,7 +66,7 @@ export function layTwoLists(project: Project, sides: readonly [ListedSide, Liste
   };
   const stations = sides.map((side) => {
     const known = stationNamed(now, side.name);
-    const made = known ? { changes: [], id: known.id } : bestStation(now, side, newId);
+    const made = known ? { changes: [], id: known.id } : stationOfList(now, side, newId);
     make(made.changes);
     if (known && side.address.trim() !== '') {
       make(editField(STATION, 'addresses', known, side.address, { project: now, newId }).changes);
@@ -121,41 +121,10 @@ export function layTwoLists(project: Project, sides: readonly [ListedSide, Liste
 const stationNamed = (project: Project, name: string): Station | undefined =>
   inOrder(project, 'station').find((station) => station.name.toLowerCase() === name.trim().toLowerCase());
 
-/** The station of the type that reads most addresses of its list; of those that read as many, the first. */
-function bestStation(
-  project: Project,
-  { name, address, list }: ListedSide,
-  newId: () => string,
-): { changes: Change[]; id: string } {
-  const texts = splitBlock(list).flat();
-  const isRead = (text: string, { memories }: ReadyType) => {
-    const place = parseAsWritten(text, memories);
-    return place !== null && typeof place !== 'string';
-  };
-  const read = (type: ReadyType) => texts.filter((text) => isRead(text, type)).length;
-  const [best] = readyTypes()
-    .map((type) => ({ type, count: read(type) }))
-    .sort((a, b) => b.count - a.count);
-  const as = best && best.count > 0 ? [best.type.name] : [];
-  return stationFromLine(project, [name.trim() || 'Station', ...as, address.trim()], newId);
-}
-
-interface ReadyType {
-  name: string;
-  memories: readonly Memory[];
-}
-let types: readonly ReadyType[] | null = null;
-
-/** The shipped types whose stations begin with areas, with those areas. */
-function readyTypes(): readonly ReadyType[] {
-  types ??= SHIPPED_PROFILES.flatMap(({ name, begins }) => {
-    if (!begins || Object.keys(begins.areas).length === 0) return [];
-    let ids = 0;
-    const { changes, id } = stationFromLine(Project.of({}), ['X', name], () => `n${++ids}`);
-    const applied = apply(Project.of({}), { id: 'type', label: '', changes });
-    return applied.ok ? [{ name, memories: memoriesOf(Project.of({}).with(applied.entities), id) }] : [];
-  });
-  return types;
+/** The station of the type that reads its list (`typeThatReads`). */
+function stationOfList(project: Project, { name, address, list }: ListedSide, newId: () => string) {
+  const type = typeThatReads(splitBlock(list));
+  return stationFromLine(project, [name.trim() || 'Station', ...(type ? [type] : []), address.trim()], newId);
 }
 
 /** Which row goes with which, and which are left over on either side. */
