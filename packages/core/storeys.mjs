@@ -6,7 +6,7 @@ export const STOREYS = [
   ['model', 'change'],
   ['text', 'data', 'place'],
   ['finding', 'protocol', 'wiring', 'time', 'rack'],
-  ['structure', 'formats', 'file', 'lane', 'follow', 'overview', 'route', 'told'],
+  ['rehearse', 'structure', 'formats', 'file', 'lane', 'follow', 'overview', 'route', 'told'],
   ['setting', 'create', 'profiles', 'exchange', 'fields'],
   ['tags', 'sheet', 'compare', 'hardware'],
   ['check', 'find'],

@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { apply } from '../change/apply.js';
+import { CheckEngine } from '../check/engine.js';
+import { compareLane } from '../lane/compare.js';
+import type { Project } from '../model/project.js';
+import { lane as randomLane, projectOf } from '../testing/lanes.testing.js';
+import { holds, oracleRuns, printedSeed } from '../testing/oracle.testing.js';
+import { Dice } from '../testing/plant/dice.testing.js';
+import { PARTS, rightPlant, type PartName } from '../testing/plant/right-plant.testing.js';
+import { SLIPS } from '../testing/slips/catalogue.testing.js';
+import { walkLane } from './walk-lane.js';
+
+const seed = printedSeed('walks');
+
+const walked = (project: Project) =>
+  [...project.all('lane')].map((lane) => walkLane(project, project.get('exchange', lane.exchange)!, lane));
+
+test.each(Object.keys(PARTS) as PartName[])('%s, right by construction, walks from end to end', (part) => {
+  for (let i = 0; i < oracleRuns(6); i++) {
+    const failed = walked(rightPlant(seed + i, [part])).filter(({ result }) => result !== 'passed');
+    expect({ seed: seed + i, failed }).toEqual({ seed: seed + i, failed: [] });
+  }
+});
+
+/**
+ * What the comparison and the walk say differently of the lanes of a project. A lane that agrees may be stopped by a hop,
+ * an address as a rule, which the comparison leaves to the other rules: then something has to be found.
+ */
+function disagreements(project: Project): string[] {
+  const engine = new CheckEngine(project);
+  const found = [...engine.findings.values()].some(({ severity }) => severity !== 'hint');
+  return walked(project).flatMap(({ lane, result, why, paths }) => {
+    const agreed = engine.laneResults.get(lane)!.verdict === 'agreed';
+    if (agreed === (result === 'passed')) return [];
+    const byHop = paths.some(({ stopped }) => stopped !== null);
+    if (agreed && byHop && found) return [];
+    return [`${lane} is ${engine.laneResults.get(lane)!.verdict}, the walk ${result}: ${why ?? ''}`];
+  });
+}
+
+test('in plants with one slip a lane is Agreed if and only if its walk passes, or a hop stops it that was found', () => {
+  const seen = { passed: 0, failed: 0 };
+  const wrong: string[] = [];
+  for (let i = 0; i < oracleRuns(3); i++) {
+    const dice = new Dice(seed + i);
+    const plant = rightPlant(seed + i);
+    for (const [kind, slips] of Object.entries(SLIPS)) {
+      const all = slips(plant, dice);
+      if (all.length === 0) continue;
+      const made = apply(plant, { id: 'slip', label: '', changes: dice.pick(all).changes });
+      if (!made.ok) continue;
+      const project = plant.with(made.entities);
+      wrong.push(...disagreements(project).map((words) => `seed ${seed + i}, ${kind}: ${words}`));
+      for (const { result } of walked(project)) seen[result === 'passed' ? 'passed' : 'failed']++;
+    }
+  }
+  expect(wrong.slice(0, 10)).toEqual([]);
+  expect(Math.min(seen.passed, seen.failed)).toBeGreaterThan(20);
+});
+
+test('of any two layouts and swaps, a lane is Agreed if and only if its walk passes', () => {
+  const seen = { passed: 0, not: 0 };
+  holds(
+    'walked lanes',
+    randomLane,
+    1500,
+    (random) => {
+      const project = projectOf(random);
+      const exchange = project.get('exchange', 'x')!;
+      const lane = project.get('lane', 'lane')!;
+      const { result, why } = walkLane(project, exchange, lane);
+      const { verdict, differences } = compareLane(project, lane, exchange);
+      seen[result === 'passed' ? 'passed' : 'not']++;
+      expect([verdict === 'agreed', why, differences.map(({ code }) => code)]).toEqual([
+        result === 'passed',
+        why,
+        differences.map(({ code }) => code),
+      ]);
+    },
+    projectOf,
+  );
+  expect(Math.min(seen.passed, seen.not)).toBeGreaterThan(oracleRuns(1500) / 5);
+});
+
+test('a walk is the same each time', () => {
+  fc.assert(
+    fc.property(fc.nat(1000), (n) => expect(walked(rightPlant(n))).toEqual(walked(rightPlant(n)))),
+    { numRuns: 5 },
+  );
+});
