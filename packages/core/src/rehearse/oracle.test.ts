@@ -3,11 +3,14 @@ import { apply } from '../change/apply.js';
 import { CheckEngine } from '../check/engine.js';
 import { compareLane } from '../lane/compare.js';
 import type { Project } from '../model/project.js';
+import { bitLane, projectOf as projectOfBits } from '../testing/bit-lanes.testing.js';
+import { blockLane, projectOf as projectOfBlock } from '../testing/block-lanes.testing.js';
 import { lane as randomLane, projectOf } from '../testing/lanes.testing.js';
 import { holds, oracleRuns, printedSeed } from '../testing/oracle.testing.js';
 import { Dice } from '../testing/plant/dice.testing.js';
 import { PARTS, rightPlant, type PartName } from '../testing/plant/right-plant.testing.js';
 import { SLIPS } from '../testing/slips/catalogue.testing.js';
+import { edited } from '../testing/two-stations.testing.js';
 import { walkLane } from './walk-lane.js';
 
 const seed = printedSeed('walks');
@@ -58,29 +61,40 @@ test('in plants with one slip a lane is Agreed if and only if its walk passes, o
   expect(Math.min(seen.passed, seen.failed)).toBeGreaterThan(20);
 });
 
-test('of any two layouts and swaps, a lane is Agreed if and only if its walk passes', () => {
+/** Whoever of the two calls was told where the other is. */
+const reachable = (project: Project): Project =>
+  edited(
+    project,
+    ['end', 'ea', 'told', { eb: { address: '10.0.0.2', tcpPort: '', unit: '' } }],
+    ['end', 'eb', 'told', { ea: { address: '10.0.0.1', tcpPort: '', unit: '' } }],
+  );
+
+function asWalked<T>(name: string, lanes: fc.Arbitrary<T>, usual: number, projectOf: (one: T) => Project): void {
   const seen = { passed: 0, not: 0 };
   holds(
-    'walked lanes',
-    randomLane,
-    1500,
+    name,
+    lanes,
+    usual,
     (random) => {
-      const project = projectOf(random);
+      const project = reachable(projectOf(random));
       const exchange = project.get('exchange', 'x')!;
       const lane = project.get('lane', 'lane')!;
       const { result, why } = walkLane(project, exchange, lane);
       const { verdict, differences } = compareLane(project, lane, exchange);
       seen[result === 'passed' ? 'passed' : 'not']++;
-      expect([verdict === 'agreed', why, differences.map(({ code }) => code)]).toEqual([
-        result === 'passed',
-        why,
-        differences.map(({ code }) => code),
-      ]);
+      const codes = differences.map(({ code }) => code);
+      expect({ agreed: verdict === 'agreed', codes, why }).toEqual({ agreed: result === 'passed', codes, why });
     },
     projectOf,
   );
-  expect(Math.min(seen.passed, seen.not)).toBeGreaterThan(oracleRuns(1500) / 5);
+  expect(Math.min(seen.passed, seen.not)).toBeGreaterThan(oracleRuns(usual) / 6);
+}
+
+test('of any two layouts and swaps, a lane is Agreed if and only if its walk passes', () => {
+  asWalked('walked lanes', randomLane, 1500, projectOf);
 });
+test('the same where bits travel one by one', () => asWalked('walked bits', bitLane, 700, projectOfBits));
+test('the same of a block against values', () => asWalked('walked blocks', blockLane, 700, projectOfBlock));
 
 test('a walk is the same each time', () => {
   fc.assert(

@@ -224,7 +224,7 @@ function asked(
   const place = realPlace(reader, read.value);
   const memory = memoryOf(reader, place.area);
   const usual = protocolOf(exchange).carries(exchange.transfer);
-  const block =
+  const named =
     memory &&
     blockAt({
       memory,
@@ -235,6 +235,9 @@ function asked(
       usual,
       inBits: readable(claim.length)?.unit === 1,
     });
+  const table = usual === 'words' && memory !== null && BIT_TABLES.includes(memory.area.kind);
+  const byBits = other.block.single || (caller.block.single && !table);
+  const block = named && !byBits ? inWholeUnits(named, other.block) : named;
   if (!memory || !block) return stop(`${station.name} has no place “${text}”`);
   if (values) {
     const [there] = payloadOf(block, block.single);
@@ -242,7 +245,6 @@ function asked(
     const same = memory.area.id === other.block.memory.area.id && there === meant;
     return same ? { moves: 'values' } : stop(`${caller.station.name} asks for ${text}, which is not what is meant`);
   }
-  const table = usual === 'words' && BIT_TABLES.includes(memory.area.kind);
   const single = caller.block.single || block.single || other.block.single;
   const refused = source === caller ? tableRefusal(place, block, station.name) : null;
   if (refused) return stop(refused);
@@ -258,6 +260,13 @@ function asked(
   return source === caller
     ? moves(caller.block, own, block, theirs, caller, other)
     : moves(block, theirs, caller.block, own, other, caller);
+}
+
+/** Where both ends move whole units, a place that names the first bit of them stands for them. */
+function inWholeUnits(named: Block, own: Block): Block {
+  const first = (block: Block) => payloadOf(block, block.frame.unit > 1)[0];
+  if (!named.single || named.memory !== own.memory || first(named) !== first(own)) return named;
+  return { ...own, bits: named.bits };
 }
 
 function tableRefusal(place: Place, { memory }: Block, name: string): string | null {
