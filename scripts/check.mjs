@@ -1,15 +1,4 @@
-import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
-import { ROOT } from './paths.mjs';
-import { run } from './run.mjs';
-import { installMissing } from './setup.mjs';
+import { runCli } from './run-cli.mjs';
 
-/** `npm run check -- FILE …`: builds the command line where it is stale, then hands over to it. */
-await installMissing({ database: false });
-await run('npx', ['tsc', '-b', 'apps/cli'], { quiet: true });
-const cli = join(ROOT, 'apps/cli/dist/main.js');
-const { status } = spawnSync(process.execPath, [cli, ...process.argv.slice(2)], {
-  stdio: 'inherit',
-  cwd: process.env.INIT_CWD ?? process.cwd(),
-});
-process.exit(status ?? 2);
+/** `npm run check -- FILE …`: checks project files. */
+await runCli('check.js');

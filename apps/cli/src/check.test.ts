@@ -11,7 +11,7 @@ const AGREED = join(root, 'e2e/projects/two-suppliers-as-agreed.dialoga.json');
 
 /** The built command, as `npm run check` starts it. */
 const check = (...args: string[]) =>
-  spawnSync(process.execPath, [join(root, 'apps/cli/dist/main.js'), ...args], { encoding: 'utf8' });
+  spawnSync(process.execPath, [join(root, 'apps/cli/dist/check.js'), ...args], { encoding: 'utf8' });
 
 const written = (name: string, text: string | Buffer) => {
   writeFileSync(join(folder, name), text);

@@ -6,7 +6,7 @@ const SEVERITY_WORDS = { blocker: 'Blocker', doubt: 'Doubt', hint: 'Hint' } as c
 
 const says = ({ text }: CheckedFinding): string[] => text.says.map(plain);
 
-const counted = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
+export const counted = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 /** For people. */
 export function asText(files: readonly CheckedFile[]): string {
@@ -66,7 +66,7 @@ export function asJson(files: readonly CheckedFile[]): string {
   return `${JSON.stringify(out, null, 2)}\n`;
 }
 
-const escaped = (text: string): string =>
+export const escaped = (text: string): string =>
   // Characters that XML 1.0 does not allow are left out.
   [...text]
     .filter((c) => c >= ' ' || c === '\n' || c === '\t')

@@ -80,6 +80,14 @@ export const routes: RouteObject[] = [
         path: 'tags/:station/with/:exchange',
         lazy: async () => ({ Component: (await import('./tags/reconcile-page')).ReconcilePage }),
       },
+      {
+        path: 'rehearsal',
+        lazy: async () => ({ Component: (await import('./rehearsal/rehearsal-page')).RehearsalPage }),
+      },
+      {
+        path: 'rehearsal/:exchange',
+        lazy: async () => ({ Component: (await import('./rehearsal/exchange-walk-page')).ExchangeWalkPage }),
+      },
       { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
       { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },
       {

@@ -37,6 +37,8 @@ export interface SheetState {
   right: End;
   open: ReadonlySet<string>;
   lanes: Table<LaneResult>;
+  /** lanes whose walk passed, and that were not changed since */
+  rehearsed: ReadonlySet<string>;
   findings: readonly Finding[];
   toggle: (lane: string) => void;
   fix: (finding: Finding) => void;
@@ -59,7 +61,8 @@ export function sheetGridRows(state: SheetState): SheetGridRow[] {
     // Of hundreds of lanes all but a few are as they were: their rows are kept. What is found may name anything.
     const found = [findings, touching.get(a?.id ?? '') ?? [], touching.get(b?.id ?? '') ?? []].flat();
     const rests = found.length === 0 ? [] : [project, state.fixes, ...found];
-    const from = [...one.from, opened, state.lanes.get(one.lane.id), state.toggle, ...rests];
+    const stands = state.rehearsed.has(one.lane.id);
+    const from = [...one.from, opened, stands, state.lanes.get(one.lane.id), state.toggle, ...rests];
     const known = kept.get(one.lane);
     const made = known && same(known.from, from) ? known.rows : rowsOfLane(state, one, opened, findings, ids, wrong);
     kept.set(one.lane, { from, rows: made });
@@ -90,7 +93,7 @@ function rowsOfLane(
   for (const row of laneRows(state.project, state.exchange, one, opened)) {
     if (row.kind === 'item') rows.push(itemRow(state, row, ids, wrong));
     else {
-      rows.push(laneRow(state, row, found, ids, wrong), secondRow(row, ids, wrong));
+      rows.push(laneRow(state, row, found, ids, wrong), secondRow(row, state.rehearsed.has(row.lane), ids, wrong));
       for (const finding of found) {
         if (finding.severity !== 'hint') rows.push(differenceRow(state, finding));
       }
@@ -190,8 +193,8 @@ function laneRow(
   };
 }
 
-/** Under a lane: the other's place as told here, the header, and the swap. */
-function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
+/** Under a lane: the other's place as told here, the header, and the swap; between them whether it is rehearsed. */
+function secondRow(row: SheetRow, rehearsed: boolean, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
   const page = (cells: PageCells | null, claim: string | undefined, start: number): (GridCell | null)[] =>
     SHEET_COLUMNS.map((column): GridCell | null => {
       const wide = (field: SecondLineColumn, show: string): GridCell => ({
@@ -228,7 +231,12 @@ function secondRow(row: SheetRow, ids: ClaimIds, wrong: Set<string>): SheetGridR
     ...named({ of: 'second', lane: row.lane }),
     height: 17,
     tone: 'second',
-    cells: [null, ...page(row.left, ids.left, LEFT_START), null, ...page(row.right, ids.right, RIGHT_START)],
+    cells: [
+      null,
+      ...page(row.left, ids.left, LEFT_START),
+      rehearsed ? { text: 'rehearsed', muted: true } : null,
+      ...page(row.right, ids.right, RIGHT_START),
+    ],
   };
 }
 

@@ -31,6 +31,7 @@ const rows = (open: string[] = []) =>
     right: right!,
     open: new Set(open),
     lanes: Table.from(engine.laneResults),
+    rehearsed: new Set(),
     findings: [...engine.findings.values()],
     toggle: () => undefined,
     fixes,

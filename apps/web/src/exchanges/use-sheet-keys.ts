@@ -1,8 +1,10 @@
 import { childrenOf, type Claim, type End, type Project } from '@dialoga/core/model';
+import { laneName } from '@dialoga/core/lane';
 import { dropItem } from '@dialoga/core/sheet';
 import type { KeyboardEvent } from 'react';
 import type { CellAt } from '../grid/types';
 import { drop } from '../store/dropping';
+import { walk } from '../store/walking';
 import { edit } from '../store/editing';
 import { useAppDispatch } from '../store/store';
 import {
@@ -41,6 +43,11 @@ export function useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk }: 
     if (!row || !lane) return false;
     const key = keyOfRow(row);
     const [pressed, ctrl] = [event.key.toLowerCase(), event.ctrlKey || event.metaKey];
+    if (event.altKey && pressed === 'w') {
+      const found = project.get('lane', lane);
+      if (found) dispatch(walk({ lane }, laneName(project, found)));
+      return true;
+    }
     if (pressed === ' ' && row.of === 'lane' && !event.ctrlKey) toggle(lane);
     else if (pressed === 'delete' && event.ctrlKey) takeOut(lane, key);
     else if (!ctrl || (row.of !== 'lane' && row.of !== 'second' && row.of !== 'value')) return false;

@@ -23,6 +23,10 @@ const RUNNING = new Set([
 ]);
 const ENDS_RUNNING = new Set(['references', 'elementBits', 'permitted']);
 
+/** The address of a lane's row on its sheet. */
+export const linkToLane = (projectId: string, exchange: string, lane: string): string =>
+  `/p/${projectId}/exchanges/${exchange}?at=${encodeURIComponent(cellText({ kind: 'lane', id: lane, path: [] }))}`;
+
 /** The address at which a cell is shown, with the cell named in it. */
 export function linkToCell(project: Project, projectId: string, cell: Cell): string {
   const at = `at=${encodeURIComponent(cellText(cell))}`;

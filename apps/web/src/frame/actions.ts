@@ -40,6 +40,7 @@ export function useActions(): Action[] {
     go('Go to Routes', 'routes'),
     go('Go to Exchanges', 'exchanges'),
     go('Go to Tags', 'tags'),
+    go('Go to Rehearsal', 'rehearsal'),
     go('Go to Findings', 'findings'),
     { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },
     { label: 'Go to all projects', keys: '', leads: true, run: () => void navigate('/') },

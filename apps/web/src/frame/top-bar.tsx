@@ -61,7 +61,7 @@ const Steps = styled.nav`
 `;
 
 const Finding = styled.div`
-  flex: 0 1 260px;
+  flex: 0 1 190px;
   min-width: 96px;
   margin-left: auto;
 `;
@@ -114,6 +114,7 @@ export function TopBar() {
         <NavLink to={`/p/${id}/routes`}>Routes</NavLink>
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
         <NavLink to={`/p/${id}/tags`}>Tags</NavLink>
+        <NavLink to={`/p/${id}/rehearsal`}>Rehearsal</NavLink>
       </Steps>
       <Finding>
         <FindBox />

@@ -12,6 +12,7 @@ const told = ({ order = [], ...rest }: Partial<Omit<Checked, 'order'>> & { order
   lanes: [],
   order: order && { from: 0, out: 99, keys: order },
   accepted: [],
+  rehearsed: null,
   left: 0,
   ...rest,
 });

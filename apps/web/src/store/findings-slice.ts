@@ -15,6 +15,8 @@ export interface FindingsState {
   left: number;
   lanes: Table<LaneResult>;
   accepted: Readonly<Record<string, Accepted>>;
+  /** lanes whose walk passed, and that were not changed since */
+  rehearsed: ReadonlySet<string>;
   /** of what was found since the project was opened: the last own edit before it was, by key */
   since: ReadonlyMap<string, string>;
   /** the finding that the finding line shows */
@@ -28,6 +30,7 @@ const initialState: FindingsState = {
   left: 0,
   lanes: Table.empty(),
   accepted: {},
+  rehearsed: new Set(),
   since: new Map(),
   current: null,
 };
@@ -72,6 +75,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
       order,
       left: told.left,
       accepted: withAccepted(state.accepted, told.accepted),
+      rehearsed: told.rehearsed ? new Set(told.rehearsed) : state.rehearsed,
       since: foundSince(state, told.findings, told.edit),
       current: gone ? (order[Math.min(at, order.length - 1)] ?? null) : state.current,
     };
@@ -83,6 +87,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
     order: told.order ? orderedBy([], told.order) : [],
     left: told.left,
     accepted: withAccepted({}, told.accepted),
+    rehearsed: new Set(told.rehearsed),
     since: new Map(),
     current: null,
   }),

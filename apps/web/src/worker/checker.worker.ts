@@ -20,6 +20,7 @@ import type { TagList } from '@dialoga/core/formats';
 import type { Binding, Project } from '@dialoga/core/model';
 import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
 import { waysOf, type Ways } from '@dialoga/core/route';
+import { Standings, type Mark, type Walked } from '@dialoga/core/rehearse';
 import { stripOf, type Strip } from '@dialoga/core/sheet';
 import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
 import { expose } from 'comlink';
@@ -28,6 +29,7 @@ import { projectFromBytes } from '../api/opened';
 import { editsBefore } from './edits-before';
 import { foreseen } from './foreseen';
 import { orderChange, type OrderChange } from './order-change';
+import { stopWalking, walkInSlices, type WalkAbout } from './walks';
 
 /** What the page is told after opening or an edit. */
 export interface Checked {
@@ -37,6 +39,8 @@ export interface Checked {
   order: OrderChange | null;
   /** Doubts that somebody accepted, or did no longer, by key; those that lapsed count all the same */
   accepted: [string, Accepted | null][];
+  /** lanes whose walk passed and that were not changed since; null: as they were */
+  rehearsed: string[] | null;
   /** how much still waits to be checked; the rest is asked for slice by slice */
   left: number;
 }
@@ -67,6 +71,7 @@ export interface FixedTogether {
 
 let project: Project | null = null;
 let engine: CheckEngine | null = null;
+let standings: Standings | null = null;
 /** Own edits by id, since the project was opened. */
 const edits = new Map<string, ChangeSet>();
 
@@ -83,7 +88,7 @@ function beforeIn({ findings, undo }: FixesAsked): (finding: Finding) => readonl
 const ORDER_MS = 600;
 let ordered = 0;
 
-function told(change: CheckChange, between = false): Checked {
+function told(change: CheckChange, { between = false, stands = false } = {}): Checked {
   const wait = between && engine!.waiting > 0 && performance.now() - ordered < ORDER_MS;
   const order = wait ? null : newOrder();
   return {
@@ -91,6 +96,7 @@ function told(change: CheckChange, between = false): Checked {
     lanes: [...change.lanes],
     order,
     accepted: newlyAccepted(),
+    rehearsed: stands ? standings!.rehearsed : null,
     left: engine!.waiting,
   };
 }
@@ -125,12 +131,14 @@ const checker = {
     edits.clear();
     [knownOrder, knownAccepted] = [[], new Map()];
     engine = new CheckEngine(project);
+    standings = new Standings(project);
+    stopWalking();
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
       engine?.ready();
       checker.find('ready');
     }, 0);
-    return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) });
+    return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) }, { stands: true });
   },
   /** `own`: it can be undone, and what was typed last gives way when it is fixed. */
   edit(set: ChangeSet, own: boolean): Checked {
@@ -140,7 +148,15 @@ const checker = {
     if (!applied.ok) throw new Error(applied.refusal.sentence);
     project = project.with(applied.entities);
     engine.edit(project, applied.entities);
-    return told(engine.advance(slice(FIRST_SLICE_MS)));
+    const stands = standings!.edit(project, applied.entities);
+    return told(engine.advance(slice(FIRST_SLICE_MS)), { stands });
+  },
+  /** Every bit of every value set at its source and looked for at its sink; null: it was stopped. */
+  async walk(about: WalkAbout, mark: Mark, progress: (done: number, all: number) => void): Promise<Walked | null> {
+    return project && walkInSlices(project, about, mark, progress);
+  },
+  stopWalking(): void {
+    stopWalking();
   },
   /** What changes that are still being typed would have found. */
   foresee(changes: readonly Change[]): string | null {
@@ -153,7 +169,7 @@ const checker = {
   },
   /** The next slice of what waits. */
   more(): Checked | null {
-    return engine && told(engine.advance(slice(NEXT_SLICE_MS)), true);
+    return engine && told(engine.advance(slice(NEXT_SLICE_MS)), { between: true });
   },
   /** The ready fixes of findings, the proposed one first; of those that are still there. */
   fixes(asked: FixesAsked): [string, Fix[]][] {

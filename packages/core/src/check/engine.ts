@@ -4,13 +4,13 @@ import { compareLane, type Verdict } from '../lane/compare.js';
 import { Occupancy, sharedSpan, type Use } from '../lane/occupancy.js';
 import { useOf, usesOfCopy, usesOfLanding } from '../lane/uses.js';
 import { PROJECT_ID, type Kind } from '../model/kinds.js';
-import { listKey, type EntityChange, type Project } from '../model/project.js';
-import { listsOf } from '../model/references.js';
+import type { EntityChange, Project } from '../model/project.js';
+import { touchedBy } from '../model/touched.js';
 import { RULES } from './catalogue.js';
 import type { Finding } from '../finding/finding.js';
 import { FindingsInForce } from './findings-in-force.js';
 import { Readers } from './readers.js';
-import { RecordingReader } from './recording-reader.js';
+import { RecordingReader } from '../model/recording-reader.js';
 import type { Context, Handover, Report, Rule, Scope, Subjects } from './rule.js';
 
 /** What is shown of a lane beside its findings. */
@@ -189,12 +189,8 @@ export class CheckEngine {
     const waiting = [...this.staleLanes];
     this.staleLanes.clear();
     for (const { kind, id, before, after } of edits) {
-      this.staleBy(id);
+      for (const key of touchedBy({ kind, id, before, after })) this.staleBy(key);
       this.staleBy(allKey(kind));
-      const old = before ? listsOf(kind, before) : [];
-      const now = after ? listsOf(kind, after) : [];
-      for (const target of old) if (!after || !now.includes(target)) this.staleBy(listKey(kind, target));
-      for (const target of now) if (!before || !old.includes(target)) this.staleBy(listKey(kind, target));
       if (!isUnitKind(kind) && !isMoverKind(kind)) continue;
       if (!before) this.stale(kind, id);
       if (!after) this.dropUnit(unitKey(kind, id));

@@ -139,7 +139,13 @@ function fieldChange(before: Project, after: Project, change: Change): ComparedR
   const station = stationOf(before, after, kind, id);
   const what = path.length === 0 ? kindWord(kind) : `${kindWord(kind)}: ${wordsAt(kind, path)}`;
   const where = [...new Set([station, nameOf(entity)])].filter(Boolean).join(', ') || kindWord(kind);
-  return { kind: 'field', where, what, before: valueWords(change, change.before), after: valueWords(change, change.after) };
+  return {
+    kind: 'field',
+    where,
+    what,
+    before: valueWords(change, change.before),
+    after: valueWords(change, change.after),
+  };
 }
 
 /** A value in words; of a part with several fields its name, or each that says something, `address 10.8.2.13`. */

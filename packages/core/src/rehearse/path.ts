@@ -29,7 +29,10 @@ export interface Path {
   sink: Party;
   /** values: each is read and set by its type, and no bits are carried */
   moves: Moves | 'values' | null;
+  /** where a call is stopped, `moves` says what would go over once it gets through */
   stopped: string | null;
+  /** what the caller asks for, where he says so */
+  asks: string | null;
 }
 
 /** Every way on which data of a lane is meant to go; or why it cannot be rehearsed yet. */
@@ -42,12 +45,12 @@ export function pathsOf(reader: Reader, exchange: Exchange, lane: Lane): Path[] 
   for (const source of parties.filter(gives)) {
     for (const sink of parties.filter(takes)) {
       if (source === sink || !together(exchange, source, sink)) continue;
-      const path = { source, sink, moves: null, stopped: null };
+      const path = { source, sink, moves: null, stopped: null, asks: null };
       paths.push({ ...path, ...wayOf(reader, exchange, lane, source, sink) });
     }
   }
   const alone = (party: Party, other: Party, stopped: string) =>
-    paths.push({ source: party, sink: other, moves: null, stopped });
+    paths.push({ source: party, sink: other, moves: null, stopped, asks: null });
   for (const party of parties) {
     const others = parties.filter((other) => other !== party && together(exchange, party, other));
     const [other] = others;
@@ -68,7 +71,7 @@ function together(exchange: Exchange, a: Party, b: Party): boolean {
   return Boolean(exchange.via) || a.end.calling !== b.end.calling || a.end.calling === null;
 }
 
-type Outcome = Pick<Path, 'moves'> | Pick<Path, 'stopped'>;
+type Outcome = Partial<Pick<Path, 'moves' | 'stopped' | 'asks'>>;
 const stop = (stopped: string): Outcome => ({ stopped });
 
 function wayOf(reader: Reader, exchange: Exchange, lane: Lane, source: Party, sink: Party): Outcome {
@@ -88,14 +91,20 @@ function wayOf(reader: Reader, exchange: Exchange, lane: Lane, source: Party, si
   const caller = source.end.calling === 'calls' ? source : sink.end.calling === 'calls' ? sink : null;
   if (!caller) return stop(`neither ${source.station.name} nor ${sink.station.name} calls`);
   const other = caller === source ? sink : source;
-  const call = callOf(reader, exchange, caller.end, other.end);
-  if (!call.ok) return stop(call.why);
-  if (call.station.id !== other.station.id) {
-    return stop(`${caller.station.name} reaches ${call.station.name} in place of ${other.station.name}`);
-  }
+  const fault = callFault(reader, exchange, caller, other);
   const sets = caller === source && exchange.transfer === 'requests';
   const refused = sets ? refusal(reader, other) : closed(reader, other);
-  return refused ? stop(refused) : placed(reader, exchange, lane, { source, sink, caller });
+  const stopped = fault ?? refused;
+  const way = placed(reader, exchange, lane, { source, sink, caller });
+  return stopped ? { ...way, stopped } : way;
+}
+
+/** Why a call does not come to whom it is meant for; null: it does. */
+function callFault(reader: Reader, exchange: Exchange, caller: Party, other: Party): string | null {
+  const call = callOf(reader, exchange, caller.end, other.end);
+  if (!call.ok) return call.why;
+  if (call.station.id === other.station.id) return null;
+  return `${caller.station.name} reaches ${call.station.name} in place of ${other.station.name}`;
 }
 
 /** The caller was let in: by a name, by a place that it was told, or block to block. */
@@ -118,7 +127,8 @@ function placed(
   const places = protocol.places(exchange.transfer);
   if (places === 'named' || text !== '') {
     if (text === '') return stop(`${caller.station.name} says no place at ${other.station.name}`);
-    return asked(reader, exchange, { caller, other, source }, text, values);
+    const asks = `${caller.station.name} asks for ${text}`;
+    return { ...asked(reader, exchange, { caller, other, source }, text, values), asks };
   }
   const { linear } = source.block.located;
   if (places === 'same' && linear !== sink.block.located.linear) {

@@ -93,7 +93,7 @@ export function sentenceOf({ source, sink, came, tries, why }: ValueWalk): strin
 }
 
 function walkPath(path: Path): PathWalk | string {
-  const { source, sink, stopped, moves } = path;
+  const { source, sink, stopped, moves, asks } = path;
   const walk: PathWalk = {
     source: source.station.name,
     sink: sink.station.name,
@@ -116,14 +116,21 @@ function walkPath(path: Path): PathWalk | string {
     return walk;
   }
   if (source.block.bits !== sink.block.bits) {
-    walk.beside.push(`${walk.source} counts ${source.block.bits} bits as part of it, ${walk.sink} ${sink.block.bits}`);
+    const [sent, taken] = [source, sink].map(({ block }) => counted(block.bits));
+    walk.beside.push(`${walk.source} sends ${sent}, ${walk.sink} takes ${taken}`);
   }
   const unclear = found.pairs.find(unclearRegisters);
   if (unclear)
     return `of ${unclear.source.name || unclear.sink.name} one end has raw registers: which order is meant is not known`;
   bitByBit(path, moves, found.pairs, walk);
+  if (asks) for (const value of walk.values) if (value.came === 'nothing') value.why = asks;
   return walk;
 }
+
+const counted = (bits: number): string => {
+  const [n, unit] = bits % 16 === 0 ? [bits / 16, 'word'] : bits % 8 === 0 ? [bits / 8, 'byte'] : [bits, 'bit'];
+  return `${n} ${unit}${n === 1 ? '' : 's'}`;
+};
 
 /** Values of one end that lie on one place: to set the one changes the other. */
 function moveTogether(pairs: readonly ValuePair[]): string[] {

@@ -1,5 +1,5 @@
-import type { EntityOf, Kind } from '../model/kinds.js';
-import { listKey, type Project, type Reader } from '../model/project.js';
+import type { EntityOf, Kind } from './kinds.js';
+import { listKey, type Project, type Reader } from './project.js';
 
 /**
  * A reader that writes down what was read: that is what a check depends on, so that nobody has to say by hand which
