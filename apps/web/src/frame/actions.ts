@@ -1,6 +1,7 @@
 import { inOrder } from '@dialoga/core/model';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
+import { openLab } from '../lab/open-lab';
 import { askPath } from '../page/ask-path';
 import { placeOf } from '../store/place';
 import { redo, undo } from '../store/editing';
@@ -44,6 +45,7 @@ export function useActions(): Action[] {
     go('Go to Findings', 'findings'),
     { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },
     { label: 'Go to all projects', keys: '', leads: true, run: () => void navigate('/') },
+    { label: 'Open the value lab', keys: 'Ctrl+Shift+V', run: () => openLab() },
     { label: 'Undo', keys: 'Ctrl+Z', run: () => dispatch(undo()) },
     { label: 'Redo', keys: 'Ctrl+Y', run: () => dispatch(redo()) },
     { label: 'Show the keys of this screen', keys: 'F1', run: showKeys },

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { usePinned } from '../findings/pinned';
@@ -23,6 +23,9 @@ import { useDeadLink } from './use-dead-link';
 import { useDropped } from '../grid/dropped';
 import { projectSlice } from '../store/project-slice';
 import { useEvents } from './use-events';
+import { useLab } from '../lab/open-lab';
+
+const ValueLab = lazy(async () => ({ default: (await import('../lab/value-lab')).ValueLab }));
 
 const Screen = styled.div`
   display: grid;
@@ -38,9 +41,9 @@ const Screen = styled.div`
   }
 `;
 
-const Middle = styled.div<{ $pinned: boolean }>`
+const Middle = styled.div<{ $beside: boolean }>`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) ${({ $pinned }) => ($pinned ? '420px' : '')};
+  grid-template-columns: minmax(0, 1fr) ${({ $beside }) => ($beside ? '420px' : '')};
   min-height: 0;
   @media print {
     display: block;
@@ -94,6 +97,8 @@ export function Frame() {
   useEvents();
   useDeadLink();
   const { pinned } = usePinned();
+  const lab = useLab();
+  const asked = status === 'ready' ? lab.begin : null;
 
   useKeys((event) => {
     if (!event.altKey || event.ctrlKey || event.key.toLowerCase() !== 'r' || !project) return;
@@ -120,7 +125,7 @@ export function Frame() {
   return (
     <Screen>
       <TopBar />
-      <Middle $pinned={pinned}>
+      <Middle $beside={pinned || asked !== null}>
         <Main {...beside}>
           <PastLine />
           {status === 'loading' && (
@@ -132,7 +137,12 @@ export function Frame() {
           {status === 'failed' && <NothingHere what={error ?? 'The project cannot be opened.'} />}
           {status === 'ready' && <Outlet />}
         </Main>
-        {pinned && status === 'ready' && <PinnedList />}
+        {pinned && asked === null && status === 'ready' && <PinnedList />}
+        {asked && (
+          <Suspense fallback={<aside />}>
+            <ValueLab key={asked.token} begin={asked} onClose={lab.close} />
+          </Suspense>
+        )}
       </Middle>
       <Notice />
       <FindingLine />

@@ -119,11 +119,9 @@ function rowOf(id: string, { source, sink }: PathWalk, value: ValueWalk, onShow:
   const { tries, came, why } = value;
   const shown = tries.find(({ set, seen }) => set !== seen) ?? longest(tries);
   const wrong = came !== 'arrived';
+  const name = `${value.source || value.sink || 'the block'} at ${source}`;
   const cells: GridCell[] = [
-    {
-      text: `${value.source || value.sink || 'the block'} at ${source}`,
-      action: { label: 'Show on the sheet', run: onShow },
-    },
+    { text: name, action: { label: `Show ${name} on the sheet`, run: onShow } },
     { text: shown?.set ?? '', mono: true, right: true },
     { text: `${value.sink || value.source || 'the block'} at ${sink}` },
     {

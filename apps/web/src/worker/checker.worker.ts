@@ -18,6 +18,7 @@ import { find, type Hit } from '@dialoga/core/find';
 import type { Finding } from '@dialoga/core/finding';
 import type { TagList } from '@dialoga/core/formats';
 import type { Binding, Project } from '@dialoga/core/model';
+import { placesOfCause, type Cause, type PlaceOfCause } from '@dialoga/core/lab';
 import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
 import { waysOf, type Ways } from '@dialoga/core/route';
 import { Standings, type Mark, type Walked } from '@dialoga/core/rehearse';
@@ -157,6 +158,10 @@ const checker = {
   },
   stopWalking(): void {
     stopWalking();
+  },
+  /** Where in the project a value comes out for this cause. */
+  placesOfCause(cause: Cause): PlaceOfCause[] {
+    return project && engine ? placesOfCause(project, cause, engine.laneResults) : [];
   },
   /** What changes that are still being typed would have found. */
   foresee(changes: readonly Change[]): string | null {

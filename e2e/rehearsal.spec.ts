@@ -1,0 +1,82 @@
+import { cell, expect, expectStored, test } from './app';
+
+test('walk Compressor duty, read what one would see, mend it, walk it clean; the mark stands until an edit', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await expect(page.getByText('0 of 446 lanes rehearsed')).toBeVisible();
+  const exchanges = page.getByRole('grid', { name: 'Exchanges and how far they are rehearsed' });
+  await exchanges.getByRole('gridcell', { name: 'Walk of Compressor duty' }).click();
+  await expect(page.getByRole('heading', { name: 'Compressor duty' })).toBeVisible();
+  await page.keyboard.press('Alt+w');
+  const setPoints = page.getByRole('region', { name: 'Set-points' });
+  await expect(setPoints).toContainText('PlantCtl calls 10.48.10.14: nobody on Plant LAN has it');
+  await expect(setPoints.getByRole('row', { name: /SuctionSetpoint/ })).toContainText('2.278E−41');
+  await expect(setPoints).toContainText('the two registers are exchanged');
+  await expect(page.getByRole('region', { name: 'Pressures' })).toContainText(
+    'SkidCtl sends 5 words, PlantCtl takes 6',
+  );
+
+  // All that is found there is mended on the sheet, and walked again.
+  await page.getByRole('link', { name: 'Both ends' }).click();
+  await expect(page.getByRole('grid', { name: 'Compressor duty, both ends' })).toBeVisible();
+  await page.keyboard.press('Alt+Shift+Enter');
+  await expect(page.getByRole('dialog')).toContainText('Mends');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  const sheet = page.getByRole('grid', { name: 'Compressor duty, both ends' });
+  await expect(sheet.getByText('agreed')).toHaveCount(5);
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await exchanges.getByRole('gridcell', { name: 'Walk of Compressor duty' }).click();
+  await page.keyboard.press('Alt+w');
+  await expect(page.getByText(/5 of 5 lanes rehearsed, last on revision/)).toBeVisible();
+  await page.getByRole('link', { name: 'Both ends' }).click();
+  await expect(sheet.getByText('rehearsed')).toHaveCount(5);
+
+  // The mark is stored: another window sees it. An edit takes it off what it touches, and off nothing else.
+  await expectStored(page);
+  await page.reload();
+  await expect(sheet.getByText('rehearsed')).toHaveCount(5);
+  await sheet.getByRole('gridcell', { name: '%MW340', exact: true }).dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('%MW341');
+  await page.keyboard.press('Enter');
+  await expect(sheet.getByText('rehearsed')).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await expect(sheet.getByText('rehearsed')).toHaveCount(5);
+});
+
+test('all lanes of a project as agreed come through; one lane is walked from its row', async ({ page, app }) => {
+  const project = await app.agreed();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Walk all bits' }).click();
+  await expect(page.getByRole('heading', { name: 'Everything came through' })).toBeVisible();
+  await expect(page.getByText('7 of 7 lanes rehearsed')).toBeVisible();
+  await page.goto(`${app.url}/p/${project}/exchanges/duty`);
+  await cell(page, 'lane:status', 1).click();
+  await page.keyboard.press('Alt+w');
+  await expect(page.getByText(/comes through: \d+ bits, each set and cleared alone/)).toBeVisible();
+});
+
+test('the value lab: what was seen leads to the lane that swaps', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/wiring`);
+  await expect(page.getByRole('heading', { name: 'Wiring' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+V');
+  const lab = page.getByRole('complementary', { name: 'Value lab' });
+  await lab.getByLabel('Seen').fill('2.278E-41');
+  await lab.getByLabel('Expected').fill('1.0');
+  await expect(lab.getByText('the two registers are exchanged').first()).toBeVisible();
+  await lab.getByRole('link', { name: 'Set-points of Compressor duty' }).click();
+  await expect(page.getByRole('grid', { name: 'Compressor duty, both ends' })).toBeVisible();
+  await expect(lab).toBeVisible();
+  await lab.getByLabel('Expected').fill('');
+  await lab.getByLabel('Seen').fill('0 16256');
+  await expect(lab.getByRole('row').nth(1)).toContainText('1.0REALregisters exchanged');
+  await lab.getByLabel('Seen').fill('nothing of use');
+  await expect(lab).toContainText('registers in decimal');
+  await lab.getByLabel('Seen').press('Escape');
+  await expect(lab).toBeHidden();
+});

@@ -1,0 +1,60 @@
+import { elementary } from '../data/types.js';
+import { bitsToValue, formatValue, valueToBits } from '../data/values.js';
+
+/** The bytes of a number, the high one first. */
+export function encoded(type: string, value: number | bigint): Uint8Array {
+  const bits = valueToBits(type, value);
+  return Uint8Array.from({ length: bits.length / 8 }, (_, byte) => {
+    const from = bits.length - 8 * (byte + 1);
+    return bits.slice(from, from + 8).reduce((all, bit, i) => all | (bit << i), 0);
+  });
+}
+
+/** The inverse. */
+export function decoded(type: string, bytes: Uint8Array): number | bigint {
+  const bits = new Uint8Array(bytes.length * 8);
+  bytes.forEach((byte, i) => {
+    const from = bits.length - 8 * (i + 1);
+    for (let bit = 0; bit < 8; bit++) bits[from + bit] = (byte >> bit) & 1;
+  });
+  return bitsToValue(type, bits);
+}
+
+/** `1.0`, `2.278E−41`, `−6`: as a panel or a tool would show it. */
+export function shownNumber(type: string, value: number | bigint): string {
+  if (elementary(type)?.family !== 'real') return formatValue(type, value);
+  const number = Number(value);
+  if (number !== 0 && Number.isFinite(number) && (Math.abs(number) < 1e-4 || Math.abs(number) >= 1e9)) {
+    return number.toExponential(3).replace('e', 'E').replace('E+', 'E').replace(/-/g, '−');
+  }
+  const text = formatValue(type, value);
+  return /^−?\d+$/.test(text) ? `${text}.0` : text;
+}
+
+/** A number as somebody writes it down, with how many digits of it count. Null: it is none. */
+export function typedNumber(text: string): { value: number | bigint; digits: number; real: boolean } | null {
+  const clean = text
+    .trim()
+    .replace(/[−–]/g, '-')
+    .replace(/\s/g, '')
+    .replace(/^(-?\d+),(\d+(?:e.*)?)$/i, '$1.$2');
+  const hex = /^(?:0x|16#)([0-9a-f_]+)$/i.exec(clean);
+  if (hex) return { value: BigInt(`0x${hex[1]!.replace(/_/g, '')}`), digits: 20, real: false };
+  if (!/^-?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(clean)) return null;
+  const real = /[.e]/i.test(clean);
+  const digits = clean.replace(/e.*$/i, '').replace(/\D/g, '').replace(/^0+/, '').length;
+  return { value: real ? Number(clean) : BigInt(clean), digits: Math.max(digits, 1), real };
+}
+
+/** Whether a number, shown with so many digits, is what was seen. */
+export function isSeen(
+  value: number | bigint,
+  seen: { value: number | bigint; digits: number; real: boolean },
+): boolean {
+  if (typeof value === 'bigint' && typeof seen.value === 'bigint') return value === seen.value;
+  const [a, b] = [Number(value), Number(seen.value)];
+  if (!Number.isFinite(a)) return false;
+  // A whole number that was read off may have lost what stands behind its point.
+  if (!seen.real && Math.abs(a - b) < 0.5 && Math.abs(b) >= 1) return true;
+  return Math.abs(a - b) <= Math.abs(b) * 0.51 * 10 ** (1 - Math.min(seen.digits, 7));
+}
