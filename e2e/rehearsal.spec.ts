@@ -55,9 +55,19 @@ test('all lanes of a project as agreed come through; one lane is walked from its
   await expect(page.getByRole('heading', { name: 'Everything came through' })).toBeVisible();
   await expect(page.getByText('7 of 7 lanes rehearsed')).toBeVisible();
   await page.goto(`${app.url}/p/${project}/exchanges/duty`);
-  await cell(page, 'lane:status', 1).click();
+  await cell(page, 'lane:status', 4).click();
+  await page.keyboard.type('%MW322');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 'second:status', 7)).toHaveCount(0);
+  await cell(page, 'lane:status', 4).click();
   await page.keyboard.press('Alt+w');
-  await expect(page.getByText(/comes through: \d+ bits, each set and cleared alone/)).toBeVisible();
+  await expect(cell(page, 'second:status', 7)).toHaveText('rehearsed');
+  await cell(page, 'lane:status', 6).click();
+  await page.keyboard.type('REAL x2');
+  await page.keyboard.press('Enter');
+  await cell(page, 'lane:status', 6).click();
+  await page.keyboard.press('Alt+w');
+  await expect(page.getByText(/Skid status could not be walked: .*raw registers/)).toBeVisible();
 });
 
 test('the value lab: what was seen leads to the lane that swaps', async ({ page, app }) => {

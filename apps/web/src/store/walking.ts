@@ -24,9 +24,9 @@ export function walk(about: WalkAbout, name: string): Thunk {
         if (!walked || getState().project.id !== id) return dispatch(stopped());
         const { changes, ...rest } = walked;
         dispatch(ended({ project: id, about, revision, walked: rest }));
-        const [only] = rest.walks;
-        if (about.lane !== undefined && only) dispatch(projectSlice.actions.noticed(outcomeOf(name, only)));
         if (past === null && changes.length > 0) dispatch(edit(`Walk ${name}`, changes));
+        const [only] = about.lane === undefined ? [] : rest.walks;
+        if (only && only.result !== 'passed') dispatch(projectSlice.actions.noticed(outcomeOf(name, only)));
       })
       .catch((error: unknown) => {
         dispatch(stopped());
@@ -36,10 +36,8 @@ export function walk(about: WalkAbout, name: string): Thunk {
   };
 }
 
-/** What a walk of one lane says, where only the sheet is there to say it. */
+/** What a walk of one lane that did not pass says, where only the sheet is there to say it. */
 function outcomeOf(name: string, walk: LaneWalk): string {
-  const bits = walk.paths.reduce((sum, path) => sum + path.bits, 0);
-  if (walk.result === 'passed') return `${name} comes through: ${bits} bits, each set and cleared alone.`;
   const words = walkWords(walk);
   const [more, result] = [words.length - 2, walk.result === 'failed' ? 'does not come through' : 'could not be walked'];
   return `${name} ${result}: ${words.slice(0, 2).join('; ')}${more > 0 ? `; and ${more} more` : ''}.`;
