@@ -50,6 +50,7 @@ export default {
   testTimeout: 60_000,
   projects: [
     room('core', 'packages/core/src'),
+    room('stand-ins', 'packages/standins/src'),
     room('server', 'apps/server/src'),
     room('web', 'apps/web/src'),
     room('command line', 'apps/cli/src'),

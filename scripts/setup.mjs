@@ -5,6 +5,10 @@ import { run, say } from './run.mjs';
 
 const DEBIAN = [
   { name: 'mariadb-server', program: '/usr/sbin/mariadbd' },
+  // Programs of others that the tests let talk to the stand-ins.
+  { name: 'mbpoll', program: '/usr/bin/mbpoll' },
+  { name: 'python3-pymodbus', program: '/usr/lib/python3/dist-packages/pymodbus' },
+  { name: 'python3-serial-asyncio', program: '/usr/lib/python3/dist-packages/serial_asyncio' },
   // A third quicker than the whole browser, whose pictures are drawn as on a graphics card.
   { name: 'chromium-headless-shell', program: '/usr/bin/chromium-headless-shell' },
 ];
@@ -13,7 +17,7 @@ const LOCK_AT_INSTALL = join(ROOT, 'node_modules', '.lock-at-install.json');
 const lockAtInstall = () => (existsSync(LOCK_AT_INSTALL) ? readFileSync(LOCK_AT_INSTALL, 'utf8') : null);
 
 /** npm packages and Debian's packages, where they are missing. */
-export async function installMissing({ browser = false, database = true } = {}) {
+export async function installMissing({ browser = false, database = true, strangers = false } = {}) {
   const lock = join(ROOT, 'package-lock.json');
   const installed = join(ROOT, 'node_modules', '.package-lock.json');
   if (!existsSync(installed) || readFileSync(lock, 'utf8') !== lockAtInstall()) {
@@ -22,7 +26,7 @@ export async function installMissing({ browser = false, database = true } = {}) 
     copyFileSync(lock, LOCK_AT_INSTALL);
   }
   const asked = { 'mariadb-server': database, 'chromium-headless-shell': browser };
-  const wanted = DEBIAN.filter(({ name, program }) => asked[name] && !existsSync(program));
+  const wanted = DEBIAN.filter(({ name, program }) => (asked[name] ?? strangers) && !existsSync(program));
   if (wanted.length > 0) await installDebian(wanted.map((p) => p.name));
 }
 

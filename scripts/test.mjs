@@ -65,7 +65,7 @@ process.on('SIGTERM', () => void stop().then(() => process.exit(143)));
 
 try {
   mkdirSync(results, { recursive: true });
-  await installMissing({ browser: true });
+  await installMissing({ browser: true, strangers: true });
   const env = { DATABASE_URL: process.env.DATABASE_URL ?? (await ownDatabase()) };
   await buildStale();
   // The longest of these beside the others.

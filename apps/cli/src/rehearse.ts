@@ -1,25 +1,30 @@
 #!/usr/bin/env node
 import { readFileSync } from 'node:fs';
 import { rehearseFile, type RehearsedFile } from './rehearse-file.js';
+import { serveFile } from './serve-file.js';
 import { walkAsJunit, walkAsText } from './walk-report.js';
 
 const USAGE = `npm run rehearse -- FILE [--walk] [--exchange NAME] [--junit]
+npm run rehearse -- FILE --serve
 Walks every bit of every lane of a project on stand-ins, or those of one exchange. Ends with 1 where a lane does not come through
-or cannot be walked, 2 where the file cannot be read or has no such exchange, else 0.`;
+or cannot be walked, 2 where the file cannot be read or has no such exchange, else 0.
+--serve: the plant runs, its stand-ins listen on loopback, and who stands where is printed; Ctrl+C ends it.`;
 
 interface Asked {
   file: string;
   exchange: string | null;
   junit: boolean;
+  serve: boolean;
 }
 
 /** What was asked for; a text says what is wrong with it. */
 function askedOf(args: readonly string[]): Asked | string {
-  const asked: Asked = { file: '', exchange: null, junit: false };
+  const asked: Asked = { file: '', exchange: null, junit: false, serve: false };
   for (let i = 0; i < args.length; i++) {
     const arg = args[i]!;
     if (arg === '--walk') continue;
     else if (arg === '--junit') asked.junit = true;
+    else if (arg === '--serve') asked.serve = true;
     else if (arg === '--exchange') {
       const name = args[++i];
       if (name === undefined) return '--exchange needs the name of an exchange';
@@ -31,12 +36,13 @@ function askedOf(args: readonly string[]): Asked | string {
   return asked.file === '' ? 'No file is named' : asked;
 }
 
-function main(args: string[]): number {
+async function main(args: string[]): Promise<number> {
   const asked = askedOf(args);
   if (typeof asked === 'string') {
     console.error(`${asked}\n${USAGE}`);
     return 2;
   }
+  if (asked.serve) return serveFile(asked.file);
   let result: RehearsedFile;
   try {
     result = rehearseFile(asked.file, readFileSync(asked.file), asked.exchange);
@@ -49,4 +55,4 @@ function main(args: string[]): number {
   return result.lanes.every(({ walk }) => walk.result === 'passed') ? 0 : 1;
 }
 
-process.exitCode = main(process.argv.slice(2));
+process.exitCode = await main(process.argv.slice(2));

@@ -1,0 +1,92 @@
+import { areaBit, rowOf } from '../../data/linear.js';
+import type { Reader } from '../../model/project.js';
+import type { ReferenceTable } from '../../model/words.js';
+import { memoriesOf, type Memory } from '../../place/memory.js';
+import type { PlantMemory } from '../memory.js';
+
+/** The four tables of a station as those who ask it see them. [published: MODBUS Application Protocol Specification V1.1b3, 4.3] [from memory] */
+export interface Tables {
+  /** the values of so many units from 0 on; null: there are not so many */
+  read(table: ReferenceTable, start: number, count: number): number[] | null;
+  /** false: there are not so many, or they are not to be set */
+  write(table: ReferenceTable, start: number, values: readonly number[]): boolean;
+}
+
+interface Part {
+  memory: Memory;
+  /** bits of a unit in the area, the least significant first */
+  bitsOf(unit: number): number[];
+  units: number;
+  readOnly: boolean;
+}
+
+const BITS: readonly ReferenceTable[] = ['coils', 'discrete inputs'];
+
+/** What a station answers from: its tables, and its memory as holding registers where it has no table of them. */
+export function tablesOf(reader: Reader, station: string, plant: PlantMemory): Tables {
+  const parts = new Map<ReferenceTable, Part>();
+  for (const memory of memoriesOf(reader, station)) {
+    for (const [table, part] of partsOf(memory)) if (!parts.has(table)) parts.set(table, part);
+  }
+  const within = (table: ReferenceTable, start: number, count: number) => {
+    const part = parts.get(table);
+    return part && start + count <= part.units ? part : null;
+  };
+  return {
+    read(table, start, count) {
+      const part = within(table, start, count);
+      const bits = part && plant.of(part.memory.area.id);
+      if (!part || !bits) return null;
+      return Array.from({ length: count }, (_, n) =>
+        part.bitsOf(start + n).reduce((all, at, i) => all | ((bits[at] ?? 0) << i), 0),
+      );
+    },
+    write(table, start, values) {
+      const part = within(table, start, values.length);
+      if (!part || part.readOnly) return false;
+      const bits = plant.of(part.memory.area.id);
+      values.forEach((value, n) => part.bitsOf(start + n).forEach((at, i) => (bits[at] = (value >> i) & 1)));
+      return true;
+    },
+  };
+}
+
+function* partsOf(memory: Memory): Generator<[ReferenceTable, Part]> {
+  const { kind } = memory.area;
+  for (const [, view] of memory.views) {
+    const table = view.table ?? (view.unit === 1 && kind === 'memory' ? 'coils' : null);
+    if (!table) continue;
+    const readOnly = view.access === 'read' || table === 'discrete inputs' || table === 'input registers';
+    if (BITS.includes(table)) {
+      const row = rowOf({ ...view, unit: 1 }, memory.wordBits, memory.layout);
+      yield [table, { memory, bitsOf: (n) => [areaBit(row, n)], units: memory.bits, readOnly }];
+    } else yield [table, registersOf(memory, readOnly)];
+  }
+  const whole = {
+    'holding registers': false,
+    'input registers': true,
+    memory: false,
+    'gateway memory': false,
+  } as const;
+  if (!(kind in whole)) return;
+  const table = kind === 'input registers' ? kind : 'holding registers';
+  yield [table, registersOf(memory, whole[kind as keyof typeof whole])];
+}
+
+/** An area as registers of 16 bits: its words, halves of them, or two bytes each. */
+function registersOf(memory: Memory, readOnly: boolean): Part {
+  const { wordBits, layout } = memory;
+  const units = Math.floor(memory.bits / 16);
+  const run = (from: number) => Array.from({ length: 8 }, (_, i) => from + i);
+  const bitsOf = (n: number): number[] => {
+    if (wordBits === 16) return [...run(16 * n), ...run(16 * n + 8)];
+    if (wordBits === 8) {
+      const [low, high] = layout.byteOrder === 'high first' ? [2 * n + 1, 2 * n] : [2 * n, 2 * n + 1];
+      return [...run(8 * low), ...run(8 * high)];
+    }
+    const highHalf = layout.registerOrder.startsWith('high') ? n % 2 === 0 : n % 2 === 1;
+    const from = 32 * Math.floor(n / 2) + (highHalf ? 16 : 0);
+    return [...run(from), ...run(from + 8)];
+  };
+  return { memory, bitsOf, units, readOnly };
+}

@@ -1,0 +1,381 @@
+import { bitsToValue, valueToBits } from '../data/values.js';
+import { elementary } from '../data/types.js';
+import { readable } from '../model/as-typed.js';
+import type { Exchange } from '../model/exchange.js';
+import { childrenOf, inOrder } from '../model/order.js';
+import type { Project } from '../model/project.js';
+import type { OnReturn, SinksOnLoss, SourceOnLoss } from '../model/words.js';
+import { lengthBits } from '../place/length.js';
+import { memoryOf } from '../place/memory.js';
+import { realPlace } from '../place/tag-place.js';
+import { blockAt, payloadOf } from './block.js';
+import { carriedNumber } from './carry-number.js';
+import { PlantMemory, type Bits } from './memory.js';
+import { pathsOf, type Path } from './path.js';
+import { EventQueue } from './queue.js';
+import { stimulated, type Stimulus } from './stimulus.js';
+import { pairsOf, type OwnValue } from './values.js';
+
+/** µs in a millisecond */
+const MS = 1000;
+/** Where an exchange has no cadence: it is asked for once a second. */
+const ON_REQUEST_MS = 1000;
+const SCAN_MS = 10;
+
+/** One way on which data goes, as it goes while the plant runs. */
+export interface Link {
+  id: string;
+  exchange: Exchange;
+  lane: string;
+  path: Path;
+  /** µs */
+  every: number;
+  /** µs from the last arrival on until its loss is noticed */
+  timeout: number;
+  /** when something last arrived; null: never yet */
+  arrived: number | null;
+  /** since when nothing arrives any more; null: it is up */
+  lost: number | null;
+  /** the hop that stops it now, in its own words; null: none does */
+  stopped: string | null;
+  asked: number;
+  answered: number;
+  move: () => void;
+}
+
+/** What each side knows of a link, which need not be one truth. */
+export interface LinkTruths {
+  /** what the sink has */
+  sink: string;
+  /** what the source’s program believes */
+  source: string;
+  /** what its status says */
+  status: string;
+}
+
+type Event =
+  | { what: 'link'; link: Link }
+  | { what: 'copy'; move: () => void; station: string; every: number }
+  | { what: 'stimulus'; key: string };
+
+interface Running {
+  value: OwnValue;
+  area: string;
+  station: string;
+  stimulus: Stimulus;
+  since: number;
+  /** µs */
+  every: number;
+}
+
+/**
+ * The plant in virtual time: memories, and everything that moves data between and inside them. Times are whole microseconds
+ * from a queue; the same project and the same calls make the same run, wherever.
+ */
+export class Plant {
+  now = 0;
+  readonly memory: PlantMemory;
+  readonly links: Link[] = [];
+  transfers = 0;
+  private readonly queue = new EventQueue<Event>();
+  private readonly cutNetworks = new Set<string>();
+  private readonly stopped = new Set<string>();
+  private readonly waiting = new Set<string>();
+  private readonly stimuli = new Map<string, Running>();
+
+  constructor(readonly project: Project) {
+    this.memory = new PlantMemory(project);
+    for (const exchange of inOrder(project, 'exchange')) {
+      if (exchange.kind !== 'service link') this.connect(exchange);
+    }
+    for (const station of inOrder(project, 'station')) this.copiesOf(station.id, (station.scan ?? SCAN_MS) * MS);
+  }
+
+  private connect(exchange: Exchange): void {
+    const every = (exchange.cadence || ON_REQUEST_MS) * MS;
+    const timeout = (exchange.timeout ?? 3 * (exchange.cadence || ON_REQUEST_MS)) * MS;
+    for (const lane of childrenOf(this.project, 'lane', exchange.id)) {
+      const paths = pathsOf(this.project, exchange, lane);
+      if (typeof paths === 'string') continue;
+      for (const [i, path] of paths.entries()) {
+        const link: Link = {
+          id: `${lane.id} ${i}`,
+          exchange,
+          lane: lane.id,
+          path,
+          every: Math.max(1, Math.round(every)),
+          timeout: Math.max(1, Math.round(timeout)),
+          arrived: null,
+          lost: null,
+          stopped: path.stopped,
+          asked: 0,
+          answered: 0,
+          move: this.mover(path),
+        };
+        this.links.push(link);
+        this.queue.add(link.every, { what: 'link', link });
+      }
+    }
+  }
+
+  /** What one transfer does to the memories. */
+  private mover({ source, sink, moves }: Path): () => void {
+    if (moves === null) return () => undefined;
+    if (moves !== 'values') {
+      return copying(this.memory.of(moves.from.area), moves.from.bits, this.memory.of(moves.to.area), moves.to.bits);
+    }
+    const found = pairsOf(source, sink);
+    if (typeof found === 'string') return () => undefined;
+    const [from, to] = [source, sink].map(({ block }) => this.memory.of(block.memory.area.id)) as [Bits, Bits];
+    const all = found.pairs.map(({ source: a, sink: b }) =>
+      a.type.base === b.type.base && a.bits.length === b.bits.length
+        ? copying(from, a.bits, to, b.bits)
+        : converting(from, a, to, b),
+    );
+    return () => all.forEach((move) => move());
+  }
+
+  private copiesOf(station: string, every: number): void {
+    for (const copy of childrenOf(this.project, 'copy', station)) {
+      const length = readable(copy.length);
+      const [from, to] = [copy.from, copy.to].map((typed) => {
+        const place = readable(typed);
+        const real = place && realPlace(this.project, place);
+        const memory = real && memoryOf(this.project, real.area);
+        const block =
+          memory &&
+          length &&
+          blockAt({ memory, place: real, bits: lengthBits(length), usual: 'bits', inBits: length.unit === 1 });
+        return block ? { area: block.memory.area.id, bits: payloadOf(block, block.single) } : null;
+      });
+      if (!from || !to || from.bits.length !== to.bits.length) continue;
+      const move = copying(this.memory.of(from.area), from.bits, this.memory.of(to.area), to.bits);
+      this.queue.add(every, { what: 'copy', move, station, every });
+    }
+  }
+
+  /** Lets so many µs pass. */
+  advance(by: number): void {
+    const until = this.now + by;
+    while (this.queue.next <= until) {
+      this.now = this.queue.next;
+      this.happen(this.queue.take()!);
+    }
+    this.now = until;
+  }
+
+  private happen(event: Event): void {
+    if (event.what === 'link') {
+      this.transfer(event.link);
+      this.queue.add(this.now + event.link.every, event);
+    } else if (event.what === 'copy') {
+      if (!this.stopped.has(event.station)) event.move();
+      this.queue.add(this.now + event.every, event);
+    } else {
+      const running = this.stimuli.get(event.key);
+      if (!running) return;
+      if (!this.stopped.has(running.station)) this.stimulate(running);
+      this.queue.add(this.now + running.every, event);
+    }
+  }
+
+  private transfer(link: Link): void {
+    link.asked += 1;
+    link.stopped = this.stopOf(link);
+    if (link.stopped === null) {
+      if (link.lost !== null && link.exchange.onLoss?.back === 'wait for a release') this.waiting.add(link.exchange.id);
+      link.arrived = this.now;
+      link.lost = null;
+      link.answered += 1;
+      this.transfers += 1;
+      if (!this.waiting.has(link.exchange.id)) link.move();
+    } else if (link.lost === null && this.now - (link.arrived ?? 0) >= link.timeout) {
+      link.lost = this.now;
+      this.onLoss(link);
+    }
+  }
+
+  /** The hop that stops a link just now. */
+  private stopOf({ path }: Link): string | null {
+    if (path.stopped !== null) return path.stopped;
+    for (const { station, end } of [path.source, path.sink]) {
+      if (this.stopped.has(station.id)) return `${station.name} is stopped`;
+      const port = end.port ? this.project.get('port', end.port) : undefined;
+      const network = port?.network ? this.project.get('network', port.network) : undefined;
+      if (port && this.cutNetworks.has(port.id)) return `the link of ${station.name} is cut`;
+      if (network && this.cutNetworks.has(network.id)) return `${network.name} is cut`;
+    }
+    return null;
+  }
+
+  private onLoss({ path: { sink, moves }, exchange }: Link): void {
+    if (exchange.onLoss?.sinks !== 'go to zero' || moves === null) return;
+    const bits = this.memory.of(sink.block.memory.area.id);
+    for (const at of payloadOf(sink.block, sink.block.single)) bits[at] = 0;
+  }
+
+  /** Cuts a network, or the link of one port; what is wrong with that, in a sentence; null: it is done. */
+  cut(id: string): string | null {
+    const what = this.project.get('network', id) ?? this.project.get('port', id);
+    if (!what) return 'There is no such network or port.';
+    if (this.cutNetworks.has(id)) return `${what.name} is cut already.`;
+    this.cutNetworks.add(id);
+    return null;
+  }
+
+  join(id: string): string | null {
+    return this.cutNetworks.delete(id) ? null : 'That is not cut.';
+  }
+
+  get cuts(): readonly string[] {
+    return [...this.cutNetworks];
+  }
+
+  stop(station: string): void {
+    this.stopped.add(station);
+  }
+
+  start(station: string): void {
+    this.stopped.delete(station);
+  }
+
+  isStopped(station: string): boolean {
+    return this.stopped.has(station);
+  }
+
+  /** Outputs of an exchange that came back wait for this. */
+  release(exchange: string): void {
+    this.waiting.delete(exchange);
+  }
+
+  /** Exchanges whose link is back and whose data waits for a release. */
+  get waitingForRelease(): readonly string[] {
+    return [...this.waiting];
+  }
+
+  /**
+   * Puts a stimulus in place of the program at a value of a source; a sentence says why it cannot be there. It is a temporary
+   * thing until it is taken off.
+   */
+  drive(link: Link, key: string, stimulus: Stimulus): string | null {
+    const { source, sink } = link.path;
+    const found = pairsOf(source, sink);
+    const pair = typeof found === 'string' ? undefined : found.pairs.find((p) => p.key === key);
+    const type = pair && elementary(pair.source.type.base);
+    if (!pair || !type || type.family === 'text') return 'A stimulus is for a number or a bit that somebody sends.';
+    const values = 'value' in stimulus ? [stimulus.value] : 'values' in stimulus ? stimulus.values : [];
+    const bad = values.find((value) => !fits(value, type.family, type.bits));
+    if (bad !== undefined) return `${bad} does not go into ${type.name}.`;
+    const name = `${link.id} ${key}`;
+    const scan = (source.station.scan ?? SCAN_MS) * MS;
+    const area = source.block.memory.area.id;
+    const fresh = !this.stimuli.has(name);
+    const running = { value: pair.source, area, station: source.station.id, stimulus, since: this.now, every: scan };
+    this.stimuli.set(name, running);
+    this.stimulate(running);
+    if (fresh) this.queue.add(this.now + scan, { what: 'stimulus', key: name });
+    return null;
+  }
+
+  /** Takes a stimulus off; what it last set stays. */
+  letGo(link: Link, key: string): void {
+    this.stimuli.delete(`${link.id} ${key}`);
+  }
+
+  /** What stands in for programs, to be undone: link and value. */
+  get driven(): readonly string[] {
+    return [...this.stimuli.keys()];
+  }
+
+  private stimulate({ value, area, stimulus, since }: Running): void {
+    const type = elementary(value.type.base)!;
+    const number = stimulated(stimulus, this.now - since, type.bits);
+    const memory = this.memory.of(area);
+    const whole = type.family === 'real' ? number : BigInt(Math.trunc(number));
+    valueToBits(value.type.base, whole).forEach((bit, i) => (memory[value.bits[i]!] = bit));
+  }
+
+  /** What a value of an end is now. */
+  valueOf(area: string, value: OwnValue): number | bigint {
+    const memory = this.memory.of(area);
+    const bits = elementary(value.type.base)?.bits ?? 0;
+    return bitsToValue(
+      value.type.base,
+      Uint8Array.from({ length: bits }, (_, i) => memory[value.bits[i]!] ?? 0),
+    );
+  }
+
+  /** What each side of a link knows of it. */
+  truthsOf({ arrived, lost, stopped, exchange, path }: Link): LinkTruths {
+    const since = (at: number | null) => (at === null ? 'never' : `${Math.round((this.now - at) / MS)} ms ago`);
+    if (lost === null && stopped === null) {
+      const source = 'link up';
+      return { sink: `as it came ${since(arrived)}`, source, status: 'present' };
+    }
+    const { sinks, source } = exchange.onLoss ?? {};
+    return {
+      sink: lost === null ? `as it came ${since(arrived)}` : sinkWords(sinks, since(arrived)),
+      source: lost === null ? 'link up, it is not noticed yet' : sourceWords(source, path.source.station.name),
+      status:
+        lost === null
+          ? 'present'
+          : exchange.watchedBy
+            ? `lost since ${Math.round((this.now - lost) / MS)} ms`
+            : 'nobody watches it',
+    };
+  }
+
+  /** What happens to the outputs once a link is back, where somebody has to know before joining it. */
+  static returnWords(back: OnReturn | undefined): string {
+    if (back === undefined) return 'not decided: the outputs may come back by themselves';
+    return back === 'wait for a release' ? 'its outputs wait for a release' : 'its outputs come back by themselves';
+  }
+}
+
+const sinkWords = (sinks: SinksOnLoss | undefined, since: string): string =>
+  sinks === 'go to zero'
+    ? 'zero'
+    : sinks === 'go to a set value'
+      ? 'its set value'
+      : sinks === 'hold the last value'
+        ? `held as it came ${since}`
+        : `not decided; as it came ${since}`;
+
+const sourceWords = (source: SourceOnLoss | undefined, name: string): string =>
+  source === 'is told by a status'
+    ? 'link down, by its status'
+    : source === 'goes on commanding'
+      ? `${name} goes on commanding, and knows of nothing`
+      : 'not decided';
+
+function fits(value: number, family: string, bits: number): boolean {
+  if (family === 'real') return Number.isFinite(value);
+  if (!Number.isInteger(value)) return false;
+  const signed = family === 'signed' || family === 'duration';
+  const top = 2 ** (signed ? bits - 1 : bits);
+  return value < top && value >= (signed ? -top : 0);
+}
+
+/** From bits to bits; a bit that nothing is sent for stays. */
+function copying(from: Bits, sent: Int32Array, to: Bits, taken: Int32Array): () => void {
+  const both = Array.from(taken.keys()).filter((n) => taken[n]! >= 0 && sent[n]! >= 0);
+  const [a, b] = [Int32Array.from(both, (n) => sent[n]!), Int32Array.from(both, (n) => taken[n]!)];
+  const { length } = a;
+  return () => {
+    for (let n = 0; n < length; n++) to[b[n]!] = from[a[n]!]!;
+  };
+}
+
+/** Element by element through the number that it is; one that does not go into the other type stays as it was. */
+function converting(from: Bits, a: OwnValue, to: Bits, b: OwnValue): () => void {
+  const [width, other] = [elementary(a.type.base)!.bits, elementary(b.type.base)!.bits];
+  const count = Math.min(a.type.count, b.type.count);
+  return () => {
+    for (let element = 0; element < count; element++) {
+      const bits = Uint8Array.from({ length: width }, (_, i) => from[a.bits[element * width + i]!] ?? 0);
+      const number = carriedNumber(a.type.base, b.type.base, bitsToValue(a.type.base, bits));
+      if (number === null) continue;
+      valueToBits(b.type.base, number).forEach((bit, i) => (to[b.bits[element * other + i]!] = bit));
+    }
+  };
+}

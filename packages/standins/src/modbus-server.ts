@@ -1,0 +1,93 @@
+import { answerPdu, type Tables } from '@dialoga/core/rehearse';
+import { createServer, type Server, type Socket } from 'node:net';
+import { mbapFrame, MbapReader } from './mbap.js';
+import { rtuFrame, RtuReader } from './rtu.js';
+
+/** Connections that one stand-in holds at once; further ones are closed. */
+const MOST_CONNECTIONS = 200;
+/** Bytes of answers that wait for somebody who does not take them; then he is let go. */
+const MOST_WAITING = 1 << 20;
+export const LOOPBACK = '127.0.0.1';
+
+/** Who answers for a unit; null: nobody, and the request is not answered. */
+export type Answering = (unit: number) => Tables | null;
+
+/** A stand-in that listens. */
+export interface Listening {
+  port: number;
+  connections: () => number;
+  close: () => Promise<void>;
+}
+
+/** Listens for Modbus TCP on loopback: on this port, or on a free one where it is taken. */
+export const listenTcp = (answering: Answering, port = 0): Promise<Listening> =>
+  listen(port, () => {
+    const reader = new MbapReader();
+    return (more) => {
+      const requests = reader.take(more);
+      if (!requests) return null;
+      return requests.flatMap((request) => {
+        const tables = answering(request.unit);
+        return tables ? [mbapFrame(request, answerPdu(tables, request.pdu))] : [];
+      });
+    };
+  });
+
+/** Listens for Modbus RTU frames over TCP. */
+export const listenRtu = (answering: Answering, port = 0): Promise<Listening> =>
+  listen(port, () => {
+    const reader = new RtuReader();
+    return (more) => {
+      const requests = reader.take(more);
+      if (!requests) return null;
+      return requests.flatMap(({ unit, pdu }) => {
+        const tables = answering(unit);
+        return tables ? [rtuFrame(unit, answerPdu(tables, pdu))] : [];
+      });
+    };
+  });
+
+/** What comes in gives what goes out; null: the connection is closed. */
+type Talk = () => (more: Buffer) => Buffer[] | null;
+
+async function listen(port: number, talk: Talk): Promise<Listening> {
+  const sockets = new Set<Socket>();
+  const server = createServer((socket) => {
+    if (sockets.size >= MOST_CONNECTIONS) return socket.destroy();
+    sockets.add(socket);
+    socket.setNoDelay(true);
+    socket.on('error', () => socket.destroy());
+    socket.on('close', () => sockets.delete(socket));
+    const answer = talk();
+    socket.on('data', (more) => {
+      const out = answer(more);
+      if (out === null || socket.writableLength > MOST_WAITING) return socket.destroy();
+      for (const frame of out) socket.write(frame);
+      return undefined;
+    });
+    return undefined;
+  });
+  const taken = await bound(server, port).catch((error: NodeJS.ErrnoException) => {
+    if (port === 0 || error.code !== 'EADDRINUSE') throw error;
+    // Somebody else has it: a free one is told in its place.
+    return bound(server, 0);
+  });
+  return {
+    port: taken,
+    connections: () => sockets.size,
+    close: () =>
+      new Promise((resolve) => {
+        for (const socket of sockets) socket.destroy();
+        server.close(() => resolve());
+      }),
+  };
+}
+
+const bound = (server: Server, port: number): Promise<number> =>
+  new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(port, LOOPBACK, () => {
+      server.removeListener('error', reject);
+      resolve((server.address() as { port: number }).port);
+    });
+  });
