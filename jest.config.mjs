@@ -38,6 +38,7 @@ const common = {
     '^virtual:finding-words$': '<rootDir>/apps/web/src/findings/words.testing.ts',
     '^@dialoga/core/schema$': '<rootDir>/packages/core/src/file/schema.ts',
     '^@dialoga/core/(\\w+)$': '<rootDir>/packages/core/src/$1/index.ts',
+    '^@dialoga/standins$': '<rootDir>/packages/standins/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
 };

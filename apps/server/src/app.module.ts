@@ -8,6 +8,7 @@ import { DiskModule } from './disk/disk.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HealthModule } from './health/health.module.js';
 import { ProjectsModule } from './projects/projects.module.js';
+import { RehearsalModule } from './rehearsal/rehearsal.module.js';
 import { WorkModule } from './work/work.module.js';
 
 @Global()
@@ -27,6 +28,7 @@ export class AppModule {
         HealthModule,
         ProjectsModule,
         FilesModule,
+        RehearsalModule,
       ],
       providers: [
         { provide: CONFIG, useValue: config },

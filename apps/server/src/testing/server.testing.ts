@@ -11,7 +11,7 @@ import type { ChangeSet } from '@dialoga/core/change';
 import type { Config } from '../base/config.js';
 import { createApp } from '../create-app.js';
 import type { JobStarted, JobView } from '../jobs/job.dto.js';
-import type { ProjectSummary } from '../projects/project.dto.js';
+import type { DEMOS, ProjectSummary } from '../projects/project.dto.js';
 
 export interface TestServer {
   app: NestExpressApplication;
@@ -94,8 +94,8 @@ export async function imported(server: TestServer, file: Buffer): Promise<JobVie
 }
 
 /** The demo as a new project; gives its id. */
-export async function newDemo(server: TestServer): Promise<string> {
-  const { body } = await server.http.post('/api/projects/demo').send({ demo: 'kestrel-quay' }).expect(201);
+export async function newDemo(server: TestServer, demo: (typeof DEMOS)[number] = 'kestrel-quay'): Promise<string> {
+  const { body } = await server.http.post('/api/projects/demo').send({ demo }).expect(201);
   return (body as ProjectSummary).id;
 }
 

@@ -1,7 +1,8 @@
 import { elementary } from '../data/types.js';
 import { arrivingWords, type Arriving } from '../rehearse/arriving.js';
+import { shownValue } from '../rehearse/shown-value.js';
 import { ORDERS, ordersFor, type Order } from './orders.js';
-import { decoded, encoded, isSeen, shownNumber, typedNumber } from './number.js';
+import { decoded, encoded, isSeen, typedNumber } from './number.js';
 
 /** order · type · sign · scale · offset · text · same */
 export type Cause = Arriving | 'type' | 'sign' | 'scale' | 'size' | 'text' | 'same';
@@ -64,7 +65,7 @@ export function explainSeen(expected: string, seen: string): Explanation[] | str
       for (const order of ordersFor(a.bits / 8)) {
         if (order === 'as it stands' && sent === taken) continue;
         const value = decoded(taken, ORDERS[order](encoded(sent, meant.value)));
-        if (isSeen(value, got)) found.push(explained(sent, taken, order, shownNumber(taken, value), meant.real));
+        if (isSeen(value, got)) found.push(explained(sent, taken, order, shownValue(taken, value), meant.real));
       }
     }
   }

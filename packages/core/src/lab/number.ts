@@ -1,5 +1,4 @@
-import { elementary } from '../data/types.js';
-import { bitsToValue, formatValue, valueToBits } from '../data/values.js';
+import { bitsToValue, valueToBits } from '../data/values.js';
 
 /** The bytes of a number, the high one first. */
 export function encoded(type: string, value: number | bigint): Uint8Array {
@@ -18,17 +17,6 @@ export function decoded(type: string, bytes: Uint8Array): number | bigint {
     for (let bit = 0; bit < 8; bit++) bits[from + bit] = (byte >> bit) & 1;
   });
   return bitsToValue(type, bits);
-}
-
-/** `1.0`, `2.278E−41`, `−6`: as a panel or a tool would show it. */
-export function shownNumber(type: string, value: number | bigint): string {
-  if (elementary(type)?.family !== 'real') return formatValue(type, value);
-  const number = Number(value);
-  if (number !== 0 && Number.isFinite(number) && (Math.abs(number) < 1e-4 || Math.abs(number) >= 1e9)) {
-    return number.toExponential(3).replace('e', 'E').replace('E+', 'E').replace(/-/g, '−');
-  }
-  const text = formatValue(type, value);
-  return /^−?\d+$/.test(text) ? `${text}.0` : text;
 }
 
 /** A number as somebody writes it down, with how many digits of it count. Null: it is none. */

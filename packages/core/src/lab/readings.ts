@@ -1,7 +1,8 @@
 import { fromBcd } from '../data/bcd.js';
 import { elementary } from '../data/types.js';
+import { shownValue } from '../rehearse/shown-value.js';
 import { ORDERS, ordersFor, type Order } from './orders.js';
-import { decoded, shownNumber } from './number.js';
+import { decoded } from './number.js';
 import type { Raw } from './raw.js';
 
 /** One way to read what stands there. */
@@ -37,7 +38,7 @@ export function readingsOf({ bytes }: Raw): Reading[] {
           type,
           order,
           from,
-          value: shownNumber(type, number),
+          value: shownValue(type, number),
           ...judged(type, number, order, from, size === bytes.length),
         });
       }
@@ -70,7 +71,7 @@ function judged(type: string, number: number | bigint, order: Order, from: numbe
     const plausible = number === 0 || (size >= 1e-3 && size < 1e7);
     if (!Number.isFinite(number) || (!plausible && (size < 1e-30 || size > 1e20)))
       return { why: 'hardly a measured value', score: 0 };
-    const digits = shownNumber(type, number)
+    const digits = shownValue(type, number)
       .replace(/[^0-9]/g, '')
       .replace(/^0+|0+$/g, '').length;
     const round = plausible ? Math.max(0, 8 - digits) : 0;

@@ -6,4 +6,5 @@ export { type LaneWalk, type PathWalk, sentenceOf, type Try, type ValueWalk } fr
 export { answerPdu } from './modbus/answer.js';
 export { type Tables, tablesOf } from './modbus/tables.js';
 export { type Link, type LinkTruths, Plant } from './plant.js';
+export { type ShownValue, shownValues } from './shown-values.js';
 export type { Stimulus } from './stimulus.js';

@@ -59,6 +59,8 @@ type Event =
   | { what: 'stimulus'; key: string };
 
 interface Running {
+  link: Link;
+  key: string;
   value: OwnValue;
   area: string;
   station: string;
@@ -270,7 +272,16 @@ export class Plant {
     const scan = (source.station.scan ?? SCAN_MS) * MS;
     const area = source.block.memory.area.id;
     const fresh = !this.stimuli.has(name);
-    const running = { value: pair.source, area, station: source.station.id, stimulus, since: this.now, every: scan };
+    const running = {
+      link,
+      key,
+      value: pair.source,
+      area,
+      station: source.station.id,
+      stimulus,
+      since: this.now,
+      every: scan,
+    };
     this.stimuli.set(name, running);
     this.stimulate(running);
     if (fresh) this.queue.add(this.now + scan, { what: 'stimulus', key: name });
@@ -283,8 +294,8 @@ export class Plant {
   }
 
   /** What stands in for programs, to be undone: link and value. */
-  get driven(): readonly string[] {
-    return [...this.stimuli.keys()];
+  get driven(): readonly { link: Link; key: string; value: OwnValue }[] {
+    return [...this.stimuli.values()].map(({ link, key, value }) => ({ link, key, value }));
   }
 
   private stimulate({ value, area, stimulus, since }: Running): void {

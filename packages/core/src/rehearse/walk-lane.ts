@@ -1,5 +1,5 @@
 import { elementary } from '../data/types.js';
-import { bitsToValue, formatValue, valueToBits } from '../data/values.js';
+import { bitsToValue, valueToBits } from '../data/values.js';
 import type { Exchange } from '../model/exchange.js';
 import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
@@ -7,6 +7,7 @@ import { arrivingAs } from './arriving.js';
 import { payloadOf } from './block.js';
 import { carriedNumber } from './carry-number.js';
 import { pathsOf, type Moves, type Path } from './path.js';
+import { shownValue } from './shown-value.js';
 import { Stage } from './stage.js';
 import { triesOf } from './tries.js';
 import { pairsOf, typesApart, type OwnValue, type ValuePair } from './values.js';
@@ -264,7 +265,7 @@ function tried(stage: Stage, { pair: { source: a, sink: b }, source, sink }: Sta
     valueToBits(a.type.base, value).forEach((bit, i) => (stage.bits[source[i]!] = bit));
     stage.send(0);
     const seen = Uint8Array.from({ length: type.bits }, (_, i) => stage.bits[sink[i]!]!);
-    return { set: shown(a.type.base, value), seen: shown(b.type.base, bitsToValue(b.type.base, seen)) };
+    return { set: shownValue(a.type.base, value), seen: shownValue(b.type.base, bitsToValue(b.type.base, seen)) };
   });
   stage.fill(source, 0);
   stage.send(0);
@@ -284,18 +285,6 @@ function where(stage: Stage, { source, sink }: Staged, all: readonly Staged[]): 
   stage.fill(source, 0);
   stage.send(0);
   return there ? `it arrives in ${there.pair.sink.name || 'another value'}` : 'no bit of it arrives';
-}
-
-const shown = (base: string, value: number | bigint): string =>
-  elementary(base)?.family === 'real' ? real(Number(value)) : formatValue(base, value);
-
-/** `1.0`, `123.456`, `2.278E−41` */
-function real(value: number): string {
-  if (value !== 0 && Number.isFinite(value) && (Math.abs(value) < 1e-4 || Math.abs(value) >= 1e9)) {
-    return value.toExponential(3).replace('e', 'E').replace('E+', 'E').replace(/-/g, '−');
-  }
-  const text = formatValue('REAL', value);
-  return /^−?\d+$/.test(text) ? `${text}.0` : text;
 }
 
 /** By type: a number is read at the one end and set at the other. */
@@ -320,13 +309,13 @@ function byType({ key, source, sink }: ValuePair, walk: PathWalk, [here, there]:
   for (const number of numbers) {
     const got = carriedNumber(source.type.base, sink.type.base, number);
     if (got === null) {
-      const set = shown(source.type.base, number);
+      const set = shownValue(source.type.base, number);
       return failed(`${set} does not go into ${sink.type.base}`, [{ set, seen: 'refused' }]);
     }
   }
   const tries = triesOf(source.type.base).map((number) => ({
-    set: shown(source.type.base, number),
-    seen: shown(sink.type.base, carriedNumber(source.type.base, sink.type.base, number)!),
+    set: shownValue(source.type.base, number),
+    seen: shownValue(sink.type.base, carriedNumber(source.type.base, sink.type.base, number)!),
   }));
   return { ...value, came: 'arrived', tries, why: '' };
 }
