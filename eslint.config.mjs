@@ -71,5 +71,8 @@ export default tseslint.config(
     files: ['apps/web/src/grid/grid.tsx'],
     rules: { 'react-hooks/incompatible-library': 'off' },
   },
-  { files: ['scripts/**/*.mjs', 'apps/cli/src/{check,rehearse}.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
+  {
+    files: ['scripts/**/*.mjs', 'apps/cli/src/{check,rehearse,serve-file}.ts', 'bench/**/*.ts'],
+    rules: { 'no-console': 'off' },
+  },
 );

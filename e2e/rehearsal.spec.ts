@@ -1,4 +1,8 @@
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
 import { cell, expect, expectStored, test } from './app';
+
+const run = promisify(execFile);
 
 test('walk Compressor duty, read what one would see, mend it, walk it clean; the mark stands until an edit', async ({
   page,
@@ -89,4 +93,66 @@ test('the value lab: what was seen leads to the lane that swaps', async ({ page,
   await expect(lab).toContainText('registers in decimal');
   await lab.getByLabel('Seen').press('Escape');
   await expect(lab).toBeHidden();
+});
+
+test('another program reads the pressures of the skid and sets a permissive there; two windows see it', async ({
+  page,
+  app,
+  context,
+}) => {
+  const project = await app.agreed();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Let it run' }).click();
+  const who = page.getByRole('grid', { name: 'Who stands where' });
+  const typed = (await who
+    .getByRole('row', { name: /SkidCtl/ })
+    .getByRole('gridcell')
+    .nth(3)
+    .textContent())!;
+  const [host, port] = typed.split(':') as [string, string];
+  const poll = (...args: string[]) => run('mbpoll', ['-m', 'tcp', '-p', port, '-a', '255', '-q', ...args]);
+
+  const other = await context.newPage();
+  for (const window of [page, other]) await window.goto(`${app.url}/p/${project}/rehearsal/duty`);
+  const now = page.getByRole('grid', { name: 'Values at both ends' });
+  await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
+  await page.keyboard.type('2.31');
+  await page.keyboard.press('Enter');
+  await expect(now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(3)).toHaveText('2.31');
+  expect((await poll('-t', '4:float', '-r', '1265', '-c', '1', '-1', host)).stdout).toMatch(/\[1265\]:\s+2\.31/);
+  await poll('-t', '4', '-r', '1261', host, '17');
+  for (const window of [page, other]) {
+    const row = window.getByRole('grid', { name: 'Values at both ends' }).getByRole('row', { name: /Stat at SkidCtl/ });
+    await expect(row.getByRole('gridcell').nth(3)).toContainText('16#0011');
+  }
+  await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
+  await page.keyboard.type('much');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText('“much” cannot be set; a number is set: 12.5, −3, 0x1234; of a bit 1 or 0.'),
+  ).toBeVisible();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Take the hand off SuctP at SkidCtl' }).click();
+  await expect(page.getByText('SuctP at SkidCtl is set by hand')).toBeHidden();
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByRole('button', { name: 'Let it run' })).toBeVisible();
+});
+
+test('a link that is cut: three truths, and what the fans do when it is joined', async ({ page, app }) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Let it run' }).click();
+  const parts = page.getByRole('grid', { name: 'What can be cut and stopped' });
+  await parts.getByRole('gridcell', { name: 'Cut the link of EvapHead' }).click();
+  await expect(parts.getByRole('row', { name: /EvapHead/ })).toContainText('cut');
+  await page.getByRole('gridcell', { name: 'Walk of Evaporator I/O' }).click();
+  const now = page.getByRole('grid', { name: 'Values at both ends' });
+  await expect(now).toContainText('the program of PlantCtl believes:');
+  await expect(now).toContainText('the status says:');
+  await expect(now).toContainText('EvapHead has it');
+  await page.goBack();
+  await parts.getByRole('gridcell', { name: 'Join the link of EvapHead' }).click();
+  await expect(page.getByRole('dialog', { name: 'Join the link of EvapHead' })).toContainText('Evaporator I/O:');
+  await page.keyboard.press('Enter');
+  await expect(parts.getByRole('gridcell', { name: 'Cut the link of EvapHead' })).toBeVisible();
 });

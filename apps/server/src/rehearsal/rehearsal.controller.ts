@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/co
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../edge/answers.js';
 import { ExactId } from '../edge/exact-id.js';
-import { DoDto, LinkView, RehearsalView, StartDto } from './rehearsal.dto.js';
+import { DoDto, LinkView, RehearsalState, RehearsalView, StartDto } from './rehearsal.dto.js';
 import { RehearsalService } from './rehearsal.service.js';
 
 @ApiTags('rehearsal')
@@ -21,12 +21,9 @@ export class RehearsalController {
   }
 
   @Get()
-  @Answers('Who stands where, and how everything runs; 404 where nothing does', {
-    gives: RehearsalView,
-    refuses: [404],
-  })
-  view(@Param('project', ExactId) id: string): Promise<RehearsalView> {
-    return this.rehearsals.view(id);
+  @Answers('Who stands where, and how everything runs', { gives: RehearsalState, refuses: [404] })
+  async view(@Param('project', ExactId) id: string): Promise<RehearsalState> {
+    return { running: await this.rehearsals.view(id) };
   }
 
   @Get('exchanges/:exchange')

@@ -74,6 +74,12 @@ export class RehearsalView {
   driven!: DrivenView[];
 }
 
+/** Whether a rehearsal runs. */
+export class RehearsalState {
+  @ApiProperty({ type: RehearsalView, nullable: true, description: 'null: none does' })
+  running!: RehearsalView | null;
+}
+
 export class ValueView {
   @ApiProperty() key!: string;
   @ApiProperty() source!: string;

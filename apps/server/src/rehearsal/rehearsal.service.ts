@@ -48,8 +48,10 @@ export class RehearsalService implements OnModuleDestroy {
     await one?.end();
   }
 
-  async view(id: string): Promise<RehearsalView> {
-    return (await this.of(id)).view();
+  /** Null: none runs. */
+  async view(id: string): Promise<RehearsalView | null> {
+    await this.isThere(id);
+    return this.running.get(id)?.view() ?? null;
   }
 
   async links(id: string, exchange: string): Promise<LinkView[]> {
@@ -64,13 +66,17 @@ export class RehearsalService implements OnModuleDestroy {
   }
 
   private async of(id: string): Promise<Running> {
+    await this.isThere(id);
     const one = this.running.get(id);
     if (!one) throw new NotFoundException({ message: 'No rehearsal runs.' });
+    return one;
+  }
+
+  /** The project may have been deleted under its rehearsal, which then ends. */
+  private async isThere(id: string): Promise<void> {
     await this.projects.get(id).catch(async (error: unknown) => {
-      // The project was deleted under it.
       if (error instanceof NotFoundException) await this.end(id);
       throw error;
     });
-    return one;
   }
 }

@@ -29,7 +29,7 @@ const lane = (all: readonly LinkView[], id: string) => all.find((link) => link.l
 
 test('a project runs on stand-ins: what is set at the one end stands at the other, and other programs read it', async () => {
   const project = await newDemo(server, 'kestrel-quay-as-agreed');
-  await server.http.get(at(project)).expect(404);
+  await server.http.get(at(project)).expect(200, { running: null });
   const begun = await start(project);
   expect(begun).toMatchObject({ by: 'Ada', revision: 0, cuts: [], driven: [] });
   const skid = begun.standings.find(({ name }) => name === 'SkidCtl')!;

@@ -10,6 +10,10 @@ export type ProjectSummary = Schemas['ProjectSummary'];
 export type RevisionView = Schemas['RevisionView'];
 /** Long work of the server, and what became of it. */
 export type JobView = Schemas['JobView'];
+/** How a rehearsal runs. */
+export type RehearsalView = Schemas['RehearsalView'];
+/** One way from a source to a sink, now. */
+export type LinkView = Schemas['LinkView'];
 /** A revision of the journal: who stored which change set. */
 export type JournalEntry = Pick<Schemas['JournalView'], 'revision' | 'author'> & { set: ChangeSet };
 
@@ -68,6 +72,13 @@ const json = (method: string, body: unknown): RequestInit => ({
 const at = (project: string) => `/projects/${encodeURIComponent(project)}`;
 const parsed = async <T>(response: Promise<Response>): Promise<T> => (await (await response).json()) as T;
 
+/** What there is none of is null. */
+const orNull = <T>(asked: Promise<T>): Promise<T | null> =>
+  asked.catch((error: unknown) => {
+    if (error instanceof ApiError && error.status === 404) return null;
+    throw error;
+  });
+
 export const api = {
   /** whether the server answers now */
   isThere: () =>
@@ -106,6 +117,16 @@ export const api = {
   fileAddress: (id: string) => `/api${at(id)}/file`,
   open: async (id: string): Promise<ArrayBuffer> => (await request(at(id))).arrayBuffer(),
   since: (id: string, revision: number) => parsed<JournalEntry[]>(request(`${at(id)}/changes?since=${revision}`)),
+  /** how the rehearsal runs; null: none does */
+  rehearsal: async (id: string) => (await parsed<Schemas['RehearsalState']>(request(`${at(id)}/rehearsal`))).running,
+  startRehearsal: (id: string) => parsed<RehearsalView>(request(`${at(id)}/rehearsal`, json('POST', signed({})))),
+  endRehearsal: async (id: string): Promise<void> => {
+    await request(`${at(id)}/rehearsal`, { method: 'DELETE' });
+  },
+  inRehearsal: (id: string, what: Schemas['DoDto']) =>
+    parsed<RehearsalView>(request(`${at(id)}/rehearsal/do`, json('POST', what))),
+  runningLinks: (id: string, exchange: string) =>
+    orNull(parsed<LinkView[]>(request(`${at(id)}/rehearsal/exchanges/${encodeURIComponent(exchange)}`))),
   commit: (id: string, set: ChangeSet) =>
     parsed<Schemas['Committed']>(request(`${at(id)}/changes`, json('POST', signed(set)))),
 };

@@ -139,6 +139,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{project}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who stands where, and how everything runs */
+        get: operations["RehearsalController_view"];
+        put?: never;
+        /** Lets the newest revision run on stand-ins; one that runs begins anew */
+        post: operations["RehearsalController_start"];
+        /** Ends it */
+        delete: operations["RehearsalController_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/rehearsal/exchanges/{exchange}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The values of an exchange at both ends, now */
+        get: operations["RehearsalController_links"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{project}/rehearsal/do": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Cuts, joins, stops, starts, releases, sets a value, or takes it off */
+        post: operations["RehearsalController_do"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{project}/changes": {
         parameters: {
             query?: never;
@@ -274,6 +327,93 @@ export interface components {
             name: string;
             /** @description who renames it, as he names himself */
             author?: string;
+        };
+        StartDto: {
+            /** @description who starts it, as he names himself */
+            author?: string;
+        };
+        StandingView: {
+            station: string;
+            name: string;
+            /** @description its address in the plan */
+            planned: string;
+            protocol: string;
+            /** @description what to type into an outside client */
+            typed: string;
+        };
+        RunningExchange: {
+            id: string;
+            /** @description ways on which data goes */
+            links: number;
+            up: number;
+            /** @description lost, and noticed */
+            lost: number;
+            /** @description the first hop that stops one, in its own words */
+            stopped: string | null;
+            /** @description its data waits for a release */
+            waits: boolean;
+        };
+        DrivenView: {
+            link: string;
+            key: string;
+            /** @description the value and its station */
+            name: string;
+        };
+        RehearsalView: {
+            /** @description the revision that runs */
+            revision: number;
+            by: string;
+            /** Format: date-time */
+            since: string;
+            /** @description ms of the plant since it began */
+            now: number;
+            standings: components["schemas"]["StandingView"][];
+            exchanges: components["schemas"]["RunningExchange"][];
+            /** @description networks and ports that are cut */
+            cuts: string[];
+            /** @description stations that are stopped */
+            stopped: string[];
+            /** @description what stands in for programs, to be taken off */
+            driven: components["schemas"]["DrivenView"][];
+        };
+        RehearsalState: {
+            /** @description null: none does */
+            running: components["schemas"]["RehearsalView"] | null;
+        };
+        ValueView: {
+            key: string;
+            source: string;
+            sink: string;
+            /** @description as its source writes it */
+            sent: string;
+            /** @description as its sink writes it */
+            has: string;
+        };
+        LinkView: {
+            id: string;
+            lane: string;
+            source: string;
+            sink: string;
+            /** @description ms since something last arrived */
+            age: number | null;
+            stopped: string | null;
+            /** @description what the sink has */
+            sinkHas: string;
+            /** @description what the program of the source believes */
+            sourceBelieves: string;
+            /** @description what the status says */
+            statusSays: string;
+            values: components["schemas"]["ValueView"][];
+        };
+        DoDto: {
+            /** @enum {string} */
+            what: "cut" | "join" | "stop" | "start" | "release" | "set" | "let go";
+            /** @description the network or port to cut or join, the station, the exchange, or the link */
+            id: string;
+            /** @description of a link: which value; empty: the whole block */
+            key?: string;
+            /** @description what it is set to, and held at */
+            value?: number;
         };
         ChangeDto: {
             /** @enum {string} */
@@ -864,6 +1004,271 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The database does not answer, or too much waits; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The disk of the database is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+        };
+    };
+    RehearsalController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehearsalState"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The database does not answer, or too much waits; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The disk of the database is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+        };
+    };
+    RehearsalController_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehearsalView"];
+                };
+            };
+            /** @description The request cannot be read; each field that is wrong is named. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description It meets another edit, or there is no room for more: both values, or what depends on what. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The database does not answer, or too much waits; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The disk of the database is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+        };
+    };
+    RehearsalController_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The database does not answer, or too much waits; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The disk of the database is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+        };
+    };
+    RehearsalController_links: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                exchange: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"][];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The database does not answer, or too much waits; try again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+            /** @description The disk of the database is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
+            };
+        };
+    };
+    RehearsalController_do: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehearsalView"];
+                };
+            };
+            /** @description The request cannot be read; each field that is wrong is named. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorAnswer"];
+                };
             };
             /** @description There is no such thing. */
             404: {

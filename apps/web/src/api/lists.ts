@@ -1,6 +1,14 @@
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import { problemSentence } from '@dialoga/core/model';
-import { api, ApiError, AwayError, type ProjectSummary, type RevisionView } from './client';
+import {
+  api,
+  ApiError,
+  AwayError,
+  type LinkView,
+  type ProjectSummary,
+  type RehearsalView,
+  type RevisionView,
+} from './client';
 
 /** Why a list could not be had, as the screen says it. */
 export interface ListError {
@@ -56,6 +64,15 @@ export const lists = createApi({
         }
       },
     }),
+    /** How the rehearsal of a project runs; null: none does. */
+    rehearsal: build.query<RehearsalView | null, string>({ query: (id) => () => api.rehearsal(id) }),
+    /** The values of an exchange at both ends, now. */
+    runningLinks: build.query<LinkView[] | null, { project: string; exchange: string }>({
+      query:
+        ({ project, exchange }) =>
+        () =>
+          api.runningLinks(project, exchange),
+    }),
     /** Pages of revisions, newest first; each begins before the last of the one before it. */
     revisions: build.infiniteQuery<RevisionView[], string, number | null>({
       query:
@@ -76,4 +93,4 @@ async function countedOf(id: string): Promise<ProjectSummary> {
   return counted;
 }
 
-export const { useProjectsQuery, useRevisionsInfiniteQuery } = lists;
+export const { useProjectsQuery, useRehearsalQuery, useRevisionsInfiniteQuery, useRunningLinksQuery } = lists;

@@ -11,6 +11,7 @@ import { useStateOf } from '../store/store';
 import { Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { colour } from '../theme/tokens';
 import { formatWhen } from '../words/when';
+import { NowSection } from './now-section';
 import { rehearsedOf } from './rehearsed-of';
 import { useLastWalk } from './use-last-walk';
 import { WalkHead } from './walk-head';
@@ -52,6 +53,7 @@ export function ExchangeWalkPage() {
         </WalkHead>
       </PageTitle>
       <Scroll>
+        <NowSection exchange={id} />
         {!walked && (
           <Empty>
             Walk it: every bit of every value is set and cleared alone at its source, and looked for at its sink, with

@@ -10,6 +10,7 @@ import { Empty, PageTitle, Scroll, Section, SectionHead } from '../theme/parts';
 import { formatWhen } from '../words/when';
 import { rehearsedByExchange } from './rehearsed-of';
 import { useLastWalk } from './use-last-walk';
+import { StandInsSection } from './stand-ins-section';
 import { ReportList } from './report-list';
 import { WalkHead } from './walk-head';
 
@@ -100,6 +101,7 @@ export function RehearsalPage() {
             />
           </Section>
         )}
+        {lanes > 0 && <StandInsSection />}
       </Scroll>
     </>
   );

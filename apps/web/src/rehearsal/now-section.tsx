@@ -1,0 +1,102 @@
+import { laneName } from '@dialoga/core/lane';
+import { typedNumber } from '@dialoga/core/lab';
+import type { LinkView } from '../api/client';
+import { useRunningLinksQuery } from '../api/lists';
+import { SmallGrid } from '../grid/small-grid';
+import type { GridColumn, GridRow } from '../grid/types';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch, useStateOf } from '../store/store';
+import { Section, SectionHead, TextButton } from '../theme/parts';
+import { useRehearsal } from './use-rehearsal';
+
+/** ms between two looks at the values */
+const LOOK_MS = 200;
+
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'source', title: 'Value', track: 'minmax(160px, 1fr)' },
+  {
+    id: 'sent',
+    title: 'Sent',
+    track: 'minmax(150px, 1fr)',
+    right: true,
+    help: 'As its source writes it; a number that is typed is set and held.',
+  },
+  { id: 'age', title: 'Age', track: '100px', right: true },
+  { id: 'has', title: 'Has', track: 'minmax(150px, 1fr)' },
+  { id: 'sink', title: 'Value', track: 'minmax(160px, 1fr)' },
+];
+
+/** The values of an exchange at both ends while it runs on stand-ins; what is typed at the source is set there. */
+export function NowSection({ exchange }: { exchange: string }) {
+  const dispatch = useAppDispatch();
+  const id = useStateOf((s) => s.project.id) ?? '';
+  const project = useStateOf((s) => s.project.project)!;
+  const { view, act } = useRehearsal();
+  const { data: links = null } = useRunningLinksQuery(
+    { project: id, exchange },
+    { skip: id === '' || view === null, pollingInterval: LOOK_MS, refetchOnMountOrArgChange: true },
+  );
+  if (!view || !links) return null;
+  const own = view.exchanges.find((one) => one.id === exchange);
+  const rows = links.flatMap((link) => rowsOf(link, project.get('lane', link.lane)));
+  const set = (row: string, text: string) => {
+    const [link = '', key = ''] = row.split('|');
+    const typed = typedNumber(text);
+    if (!typed) {
+      const right = 'a number is set: 12.5, −3, 0x1234; of a bit 1 or 0';
+      dispatch(projectSlice.actions.noticed(`“${text}” cannot be set; ${right}.`));
+      return;
+    }
+    act({ what: 'set', id: link, key, value: Number(typed.value) });
+  };
+  return (
+    <Section aria-label="Now, on stand-ins">
+      <SectionHead>
+        <h2>Now, on stand-ins</h2>
+        <p>a number typed at its source is set and held there; Enter on it writes over it</p>
+        {own?.waits && (
+          <TextButton onPress={() => act({ what: 'release', id: exchange })}>Release its outputs</TextButton>
+        )}
+      </SectionHead>
+      <SmallGrid
+        label="Values at both ends"
+        columns={COLUMNS}
+        rows={rows}
+        onEdit={(edits) => edits.forEach(({ row, text }) => set(row, text))}
+      />
+    </Section>
+  );
+
+  function rowsOf(link: LinkView, lane: Parameters<typeof laneName>[1] | undefined): GridRow[] {
+    const age = link.age === null ? 'never' : ageWords(link.age);
+    const name = lane ? laneName(project, lane) : '';
+    const values = link.values.map((value): GridRow => ({
+      id: `${link.id}|${value.key}`,
+      height: 24,
+      cells: [
+        { text: `${value.source || name} at ${link.source}` },
+        { text: value.sent, mono: true, right: true, editable: true },
+        { text: age, right: true, muted: true },
+        { text: value.has, mono: true, differs: value.has !== value.sent && link.stopped !== null },
+        { text: `${value.sink || name} at ${link.sink}` },
+      ],
+    }));
+    if (link.stopped === null) return values;
+    // Three truths, apart: they need not be one.
+    const truths = [
+      `${link.sink} has it ${link.sinkHas}`,
+      `the program of ${link.source} believes: ${link.sourceBelieves}`,
+      `the status says: ${link.statusSays}`,
+      link.stopped,
+    ];
+    const told: GridRow = {
+      id: `${link.id}|truths`,
+      height: 28,
+      tone: 'difference',
+      cells: [{ text: truths.join(' · '), through: COLUMNS.length - 1 }, null, null, null, null],
+    };
+    return [...values, told];
+  }
+}
+
+const ageWords = (ms: number): string => (ms < 10_000 ? `${ms} ms` : `${Math.round(ms / 1000)} s`);

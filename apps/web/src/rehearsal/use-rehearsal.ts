@@ -1,0 +1,36 @@
+import { useState } from 'react';
+import { api, type RehearsalView } from '../api/client';
+import { lists, listErrorOf, useRehearsalQuery } from '../api/lists';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch, useStateOf } from '../store/store';
+
+/** ms between two looks at how a plant runs, and whether somebody let it run */
+const LOOK_MS = 500;
+const RARE_MS = 5000;
+
+/** How the rehearsal of the project shown runs, and what can be done to it; what is refused is said in the notice line. */
+export function useRehearsal() {
+  const dispatch = useAppDispatch();
+  const id = useStateOf((s) => s.project.id) ?? '';
+  const [often, setOften] = useState(false);
+  const { data: view = null } = useRehearsalQuery(id, {
+    skip: id === '',
+    pollingInterval: often ? LOOK_MS : RARE_MS,
+    refetchOnMountOrArgChange: true,
+  });
+  if (often !== (view !== null)) setOften(view !== null);
+  const known = (next: RehearsalView | null) => {
+    void dispatch(lists.util.upsertQueryData('rehearsal', id, next));
+  };
+  const said = (error: unknown) => void dispatch(projectSlice.actions.noticed(listErrorOf(error).message));
+  return {
+    view,
+    start: () => void api.startRehearsal(id).then(known).catch(said),
+    end: () =>
+      void api
+        .endRehearsal(id)
+        .then(() => known(null))
+        .catch(said),
+    act: (what: Parameters<typeof api.inRehearsal>[1]) => void api.inRehearsal(id, what).then(known).catch(said),
+  };
+}
