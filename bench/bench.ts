@@ -3,6 +3,7 @@ import { Project } from '@dialoga/core/model';
 import { browserRows } from './browser.js';
 import { coreRows } from './core.js';
 import { generate } from './generate.js';
+import { rehearsalRows } from './rehearsal.js';
 import { routeRows } from './routes.js';
 import { printed } from './row.js';
 import { serverRows } from './server.js';
@@ -16,6 +17,7 @@ const rows = [
   ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities)]),
   ...(only && only !== 'tags' ? [] : tagRows()),
   ...(only && only !== 'routes' ? [] : routeRows()),
+  ...(only && only !== 'rehearsal' ? [] : rehearsalRows(entities)),
   ...(only && only !== 'server' ? [] : await serverRows(file)),
   ...(only && only !== 'browser' ? [] : await browserRows(file)),
 ];

@@ -2,5 +2,5 @@
 export { type Cause, type Explanation, explainSeen } from './explain-seen.js';
 export { typedNumber } from './number.js';
 export { readRaw } from './raw.js';
-export { type Reading, readingsOf } from './readings.js';
+export { readingsOf } from './readings.js';
 export { placesOfCause, type PlaceOfCause } from './places-of-cause.js';

@@ -2,9 +2,8 @@
 export { type FoldedLanes, foldedReport, walkWords } from './folded-report.js';
 export { Standings } from './standing.js';
 export { lanesToWalk, type Mark, walkAll, type Walked, walking } from './walk-all.js';
-export { type LaneWalk, type PathWalk, sentenceOf, type Try, type ValueWalk } from './walk-lane.js';
+export { type LaneWalk, type PathWalk, type Try, type ValueWalk } from './walk-lane.js';
 export { answerPdu } from './modbus/answer.js';
 export { type Tables, tablesOf } from './modbus/tables.js';
-export { type Link, type LinkTruths, Plant } from './plant.js';
-export { type ShownValue, shownValues } from './shown-values.js';
-export type { Stimulus } from './stimulus.js';
+export { type Link, Plant } from './plant.js';
+export { shownValues } from './shown-values.js';
