@@ -25,13 +25,18 @@ test('pictures', async ({ page, app }) => {
   await shot('stations', `/p/${project}/stations`);
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
-  await shot('slots', `/p/${project}/stations/evaphead`);
   await shot('running', `/p/${project}/exchanges/duty/running`);
   await shot('routes', `/p/${project}/routes`);
   await shot('route', `/p/${project}/routes/route-plant`);
   await shot('tags', `/p/${project}/tags/dockpanel?show=meaning`);
   await shot('points', `/p/${project}/exchanges/trial/points`);
   await shot('poll-plan', `/p/${project}/exchanges/room/plan`);
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Walk all bits' }).click();
+  await expect(page.getByRole('heading', { name: 'What came otherwise' })).toBeVisible();
+  await expect(page.getByText('392 of 446 lanes rehearsed')).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, 'rehearsal.png') });
   await page.goto(`${app.url}/p/${project}/tags/dockpanel/bring-in`);
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),

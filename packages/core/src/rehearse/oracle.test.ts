@@ -14,6 +14,7 @@ import { edited } from '../testing/two-stations.testing.js';
 import { walkLane } from './walk-lane.js';
 
 const seed = printedSeed('walks');
+jest.setTimeout(60_000 * oracleRuns(1));
 
 const walked = (project: Project) =>
   [...project.all('lane')].map((lane) => walkLane(project, project.get('exchange', lane.exchange)!, lane));
