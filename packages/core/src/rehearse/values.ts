@@ -13,6 +13,8 @@ export interface OwnValue {
   bits: Int32Array;
   /** of a text: what stands before its characters, and how many bits each takes */
   text: string;
+  /** the type that its own list has there, where it is another */
+  listed?: TypeRef | null;
 }
 
 const textOf = (type: TypeRef, { frame: { layout } }: Block): string =>
@@ -22,9 +24,9 @@ const textOf = (type: TypeRef, { frame: { layout } }: Block): string =>
 export function ownValues({ claim, block, station, listed }: Party): OwnValue[] | string {
   const items = Object.entries(claim.items);
   if (items.length === 0) {
-    const type = listed ?? readable(claim.type);
+    const type = readable(claim.type);
     if (!type || !elementary(type.base)) return `${station.name} does not say of which type it is`;
-    return [{ key: '', name: claim.name, type, bits: valueAt(block, type, null), text: textOf(type, block) }];
+    return [{ key: '', name: claim.name, type, bits: valueAt(block, type, null), text: textOf(type, block), listed }];
   }
   const values: OwnValue[] = [];
   for (const [key, item] of items) {
@@ -105,6 +107,10 @@ function againstBlock(block: OwnValue, items: readonly OwnValue[], at: Party) {
     return { item, part: { ...block, type: { ...block.type, count }, bits } };
   });
 }
+
+/** Why two cannot be one value, by what each end says of it and by what its own list has there; null: they can. */
+export const apart = (a: OwnValue, b: OwnValue): string | null =>
+  typesApart(a.type, b.type) ?? (a.listed || b.listed ? typesApart(a.listed ?? a.type, b.listed ?? b.type) : null);
 
 /** Why two types cannot be one value, as a person would say it; null: they can. */
 export function typesApart(a: TypeRef, b: TypeRef): string | null {

@@ -5,12 +5,12 @@ import type { Lane } from '../model/lane.js';
 import type { Reader } from '../model/project.js';
 import { arrivingAs } from './arriving.js';
 import { payloadOf } from './block.js';
-import { carriedNumber } from './carry-number.js';
 import { pathsOf, type Moves, type Path } from './path.js';
 import { shownValue } from './shown-value.js';
 import { Stage } from './stage.js';
 import { triesOf } from './tries.js';
-import { pairsOf, typesApart, type OwnValue, type ValuePair } from './values.js';
+import { byType } from './by-type.js';
+import { apart, pairsOf, type OwnValue, type ValuePair } from './values.js';
 
 /** A value that was set at its source, and what stood at its sink then, each as its end writes it. */
 export interface Try {
@@ -113,7 +113,10 @@ function walkPath(path: Path): PathWalk | string {
   if (moves === 'values') {
     const [a, b] = [source, sink].map(({ claim, block }) => Object.keys(claim.items).length === 0 && block.bits);
     walk.beside.push(...moveTogether(found.pairs));
-    for (const pair of found.pairs) walk.values.push(byType(pair, walk, [a || 0, b || 0]));
+    for (const pair of found.pairs) {
+      walk.values.push(byType(pair, walk, [a || 0, b || 0]));
+      walk.bits += pair.source.bits.length;
+    }
     return walk;
   }
   if (source.block.bits !== sink.block.bits) {
@@ -191,9 +194,9 @@ function bitByBit({ source, sink }: Path, moves: Moves, pairs: readonly ValuePai
 
 function walkValue(stage: Stage, one: Staged, all: readonly Staged[], walk: PathWalk): ValueWalk {
   const { key, source: a, sink: b } = one.pair;
-  const apart = typesApart(a.type, b.type) ?? (a.bits.length === b.bits.length && a.text === b.text ? null : HEADER);
+  const fault = apart(a, b) ?? (a.bits.length === b.bits.length && a.text === b.text ? null : HEADER);
   const value = { key, source: a.name, sink: b.name };
-  if (apart) return { ...value, came: 'changed', tries: [], why: apart };
+  if (fault) return { ...value, came: 'changed', tries: [], why: fault };
   const landed = landing(stage, one, all);
   walk.bits += landed.length;
   const tries = tried(stage, one);
@@ -286,38 +289,3 @@ function where(stage: Stage, { source, sink }: Staged, all: readonly Staged[]): 
   stage.send(0);
   return there ? `it arrives in ${there.pair.sink.name || 'another value'}` : 'no bit of it arrives';
 }
-
-/** By type: a number is read at the one end and set at the other. */
-function byType({ key, source, sink }: ValuePair, walk: PathWalk, [here, there]: readonly [number, number]): ValueWalk {
-  const value = { key, source: source.name, sink: sink.name };
-  const [a, b] = [elementary(source.type.base)!, elementary(sink.type.base)!];
-  const failed = (why: string, tries: Try[] = []): ValueWalk => ({ ...value, came: 'changed', tries, why });
-  if (source.type.count !== sink.type.count)
-    return failed(typesApart({ ...source.type, base: 'INT' }, { ...sink.type, base: 'INT' })!);
-  if (here > 0 && there > 0 && a.bits > 0 && a.bits === b.bits && here / a.bits !== there / b.bits) {
-    return failed(`${walk.source} counts ${here / a.bits} of it, ${walk.sink} ${there / b.bits}`);
-  }
-  if ((source.type.capacity ?? 0) !== (sink.type.capacity ?? 0)) return failed('the longest text is cut off');
-  walk.bits += source.bits.length;
-  if (a.family === 'text') {
-    return source.type.base === sink.type.base
-      ? { ...value, came: 'arrived', tries: [], why: '' }
-      : failed('its characters are of another size');
-  }
-  const singles = Array.from({ length: a.bits }, (_, i) => bitsToValue(source.type.base, one(a.bits, i)));
-  const numbers = [...triesOf(source.type.base), ...(a.family === 'real' ? [] : singles)];
-  for (const number of numbers) {
-    const got = carriedNumber(source.type.base, sink.type.base, number);
-    if (got === null) {
-      const set = shownValue(source.type.base, number);
-      return failed(`${set} does not go into ${sink.type.base}`, [{ set, seen: 'refused' }]);
-    }
-  }
-  const tries = triesOf(source.type.base).map((number) => ({
-    set: shownValue(source.type.base, number),
-    seen: shownValue(sink.type.base, carriedNumber(source.type.base, sink.type.base, number)!),
-  }));
-  return { ...value, came: 'arrived', tries, why: '' };
-}
-
-const one = (bits: number, at: number): Uint8Array => Uint8Array.from({ length: bits }, (_, i) => (i === at ? 1 : 0));
