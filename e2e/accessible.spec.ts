@@ -103,6 +103,31 @@ for (const [part, paths] of Object.entries(OF_THE_DEMO)) {
   });
 }
 
+test('no violations in the rehearsal: walked, running, traced, and in the value lab beside it', async ({
+  page,
+  app,
+}) => {
+  const project = await app.agreed();
+  await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await page.getByRole('button', { name: 'Let it run' }).click();
+  await expect(page.getByRole('grid', { name: 'Who stands where' })).toBeVisible();
+  await page.getByRole('button', { name: 'Walk all bits' }).click();
+  await expect(page.getByRole('heading', { name: 'Everything came through' })).toBeVisible();
+  await expectNoViolations(page, 'rehearsal');
+  await page.goto(`${app.url}/p/${project}/rehearsal/duty`);
+  await expect(page.getByRole('heading', { name: 'Compressor duty' })).toBeVisible();
+  await page.keyboard.press('Alt+w');
+  await expect(page.getByRole('grid', { name: /^Walk of/ }).first()).toBeVisible();
+  await page.keyboard.press('Control+Shift+V');
+  await page.getByLabel('Seen').fill('0 16256');
+  await expect(page.getByRole('table')).toBeVisible();
+  await expectNoViolations(page, 'rehearsal/duty');
+  await page.goto(`${app.url}/p/${project}/rehearsal/duty/trace`);
+  await page.getByRole('button', { name: 'Trace' }).click();
+  await expect(page.getByRole('img', { name: /^Trace over/ })).toBeVisible();
+  await expectNoViolations(page, 'rehearsal/duty/trace');
+});
+
 test('no violations in the dialogs and beside the work', async ({ page, app }) => {
   const demo = await app.duty();
   const check = () => expectNoViolations(page, page.url());

@@ -1,6 +1,7 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { cell, expect, expectStored, test } from './app';
+import { pick } from './picking';
 
 const run = promisify(execFile);
 
@@ -155,4 +156,29 @@ test('a link that is cut: three truths, and what the fans do when it is joined',
   await expect(page.getByRole('dialog', { name: 'Join the link of EvapHead' })).toContainText('Evaporator I/O:');
   await page.keyboard.press('Enter');
   await expect(parts.getByRole('gridcell', { name: 'Cut the link of EvapHead' })).toBeVisible();
+});
+
+test('a start handshake is traced, with its times, and kept as CSV', async ({ page, app }) => {
+  const project = await app.agreed();
+  await page.goto(`${app.url}/p/${project}/rehearsal/duty/trace`);
+  await expect(page.getByRole('checkbox', { name: 'Permissives at PlantCtl' })).toBeChecked();
+  for (const name of ['SuctionSetpoint at PlantCtl', 'SuctSP at SkidCtl', 'Skid status at PlantCtl'])
+    await page.getByRole('checkbox', { name, exact: true }).press('Space');
+  await pick(page, 'Value that is set', 'Permissives at PlantCtl');
+  await pick(page, 'What comes in', 'Permit at SkidCtl');
+  await pick(page, 'What goes back', 'Stat at SkidCtl');
+  await page.getByLabel('Milliseconds', { exact: true }).fill('150');
+  await page.getByRole('button', { name: 'Trace' }).click();
+  const trace = page.getByRole('img', { name: /^Trace over 1000 ms/ });
+  await expect(trace).toHaveAccessibleName(/Permissives at PlantCtl: 0 at 0 ms, 1 at 150 ms/);
+  await expect(trace).toHaveAccessibleName(/Permit at SkidCtl: 0 at 0 ms, 1 at 200 ms/);
+  await expect(trace).toHaveAccessibleName(/Skid status at PlantCtl: 0 at 0 ms, 1 at 300 ms/);
+  await trace.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByText('cursors at 150 ms and 300 ms: 150 ms apart')).toBeVisible();
+  const address = (await page.getByRole('link', { name: 'As CSV' }).getAttribute('href'))!;
+  expect(decodeURIComponent(address.split(',').slice(1).join(','))).toContain(
+    'ms,"Permissives at PlantCtl","Permit at SkidCtl","Skid status at PlantCtl"\n0,0,0,0\n150,1,0,0\n200,1,1,0\n300,1,1,1\n',
+  );
 });

@@ -88,6 +88,10 @@ export const routes: RouteObject[] = [
         path: 'rehearsal/:exchange',
         lazy: async () => ({ Component: (await import('./rehearsal/exchange-walk-page')).ExchangeWalkPage }),
       },
+      {
+        path: 'rehearsal/:exchange/trace',
+        lazy: async () => ({ Component: (await import('./rehearsal/trace-page')).TracePage }),
+      },
       { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
       { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },
       {

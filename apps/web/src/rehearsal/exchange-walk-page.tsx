@@ -21,7 +21,7 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'set', title: 'Set', track: '130px', right: true },
   { id: 'there', title: 'At', track: 'minmax(130px, 1fr)' },
   { id: 'seen', title: 'Arrives as', track: '130px', right: true },
-  { id: 'why', title: '', track: 'minmax(240px, 2fr)', quiet: true },
+  { id: 'why', title: 'Why', track: 'minmax(240px, 2fr)' },
 ];
 
 /** One exchange value by value: what was set where, and as what it arrived. */
@@ -49,6 +49,7 @@ export function ExchangeWalkPage() {
           {rehearsed} of {lanes.length} lanes rehearsed{mark}
         </p>
         <WalkHead about={{ exchange: id }} name={exchange.name} lanes={lanes.length}>
+          <Link to={`/p/${address}/rehearsal/${id}/trace`}>Trace</Link>
           <Link to={`/p/${address}/exchanges/${id}`}>Both ends</Link>
         </WalkHead>
       </PageTitle>

@@ -21,7 +21,15 @@ import type { Binding, Project } from '@dialoga/core/model';
 import { placesOfCause, type Cause, type PlaceOfCause } from '@dialoga/core/lab';
 import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
 import { waysOf, type Ways } from '@dialoga/core/route';
-import { Standings, type Mark, type Walked } from '@dialoga/core/rehearse';
+import {
+  Standings,
+  traceOf,
+  watchable,
+  type Mark,
+  type Trace,
+  type TraceAsked,
+  type Walked,
+} from '@dialoga/core/rehearse';
 import { stripOf, type Strip } from '@dialoga/core/sheet';
 import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
 import { expose } from 'comlink';
@@ -158,6 +166,14 @@ const checker = {
   },
   stopWalking(): void {
     stopWalking();
+  },
+  /** What of an exchange can be watched over time. */
+  watchable(exchange: string): ReturnType<typeof watchable> {
+    return project ? watchable(project, exchange) : [];
+  },
+  /** Values over virtual time; a text says why that cannot be. */
+  trace(asked: TraceAsked): Trace | string {
+    return project ? traceOf(project, asked) : 'No project is open.';
   },
   /** Where in the project a value comes out for this cause. */
   placesOfCause(cause: Cause): PlaceOfCause[] {

@@ -7,3 +7,5 @@ export { answerPdu } from './modbus/answer.js';
 export { type Tables, tablesOf } from './modbus/tables.js';
 export { type Link, Plant } from './plant.js';
 export { shownValues } from './shown-values.js';
+export type { Stimulus } from './stimulus.js';
+export { type Series, type Trace, type TraceAsked, traceOf, watchable, type Watched } from './trace.js';

@@ -166,6 +166,38 @@ export class Plant {
     this.now = until;
   }
 
+  /** Lets the next thing happen, with all of the same time; false: there is none before `until`, and it is that time now. */
+  step(until: number): boolean {
+    const at = this.queue.next;
+    if (at > until) {
+      this.now = Math.max(this.now, until);
+      return false;
+    }
+    this.now = at;
+    while (this.queue.next === at) this.happen(this.queue.take()!);
+    return true;
+  }
+
+  /**
+   * What one link brings to a station goes back by another, as its program would answer: a scan later, bit for bit. A sentence says why
+   * that cannot be.
+   */
+  echo(from: Link, fromKey: string, to: Link, toKey: string): string | null {
+    const [came, goes] = [pairsOf(from.path.source, from.path.sink), pairsOf(to.path.source, to.path.sink)];
+    const a = typeof came === 'string' ? undefined : came.pairs.find(({ key }) => key === fromKey)?.sink;
+    const b = typeof goes === 'string' ? undefined : goes.pairs.find(({ key }) => key === toKey)?.source;
+    const { station, block } = from.path.sink;
+    if (!a || !b || to.path.source.station.id !== station.id)
+      return 'An echo is at one station: what comes there goes out there again.';
+    const length = Math.min(a.bits.length, b.bits.length);
+    const [sent, taken] = [a.bits.slice(0, length), b.bits.slice(0, length)];
+    const into = this.memory.of(to.path.source.block.memory.area.id);
+    const move = copying(this.memory.of(block.memory.area.id), sent, into, taken);
+    const every = (station.scan ?? SCAN_MS) * MS;
+    this.queue.add(this.now + every, { what: 'copy', move, station: station.id, every });
+    return null;
+  }
+
   private happen(event: Event): void {
     if (event.what === 'link') {
       this.transfer(event.link);
