@@ -1,5 +1,5 @@
 import { childrenOf, type Project } from '@dialoga/core/model';
-import { Plant, shownValues, type Link } from '@dialoga/core/rehearse';
+import { Plant, shownValues, truthsOf, type Link } from '@dialoga/core/rehearse';
 import { standInsOf, type StandIns } from '@dialoga/standins';
 import type { DoDto, LinkView, RehearsalView, RunningExchange } from './rehearsal.dto.js';
 
@@ -119,7 +119,7 @@ export class Running {
   }
 
   private linkView(link: Link): LinkView {
-    const { sink, source, status } = this.plant.truthsOf(link);
+    const { sink, source, status } = truthsOf(link, this.plant.now);
     const { path, arrived } = link;
     return {
       id: link.id,

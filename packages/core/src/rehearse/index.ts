@@ -9,3 +9,4 @@ export { type Link, Plant } from './plant.js';
 export { shownValues } from './shown-values.js';
 export type { Stimulus } from './stimulus.js';
 export { type Series, type Trace, type TraceAsked, traceOf, watchable, type Watched } from './trace.js';
+export { truthsOf } from './truths.js';

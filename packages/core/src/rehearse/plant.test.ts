@@ -5,6 +5,7 @@ import { rightPlant } from '../testing/plant/right-plant.testing.js';
 import { edited, twoStations } from '../testing/two-stations.testing.js';
 import { Plant, type Link } from './plant.js';
 import { EventQueue } from './queue.js';
+import { truthsOf } from './truths.js';
 import { stimulated } from './stimulus.js';
 import { pairsOf } from './values.js';
 
@@ -38,13 +39,13 @@ test('a link that is cut is noticed after its timeout; until then each side has 
   const link = only(plant);
   plant.drive(link, '', { kind: 'constant', value: 5 });
   plant.advance(SECOND);
-  expect(plant.truthsOf(link)).toMatchObject({ source: 'link up', status: 'present' });
+  expect(truthsOf(link, plant.now)).toMatchObject({ source: 'link up', status: 'present' });
   expect(plant.cut('net')).toBeNull();
   expect(plant.cut('net')).toBe('Net is cut already.');
   plant.advance(200_000);
-  expect(plant.truthsOf(link)).toMatchObject({ source: 'link up, it is not noticed yet' });
+  expect(truthsOf(link, plant.now)).toMatchObject({ source: 'link up, it is not noticed yet' });
   plant.advance(SECOND);
-  expect(plant.truthsOf(link)).toEqual({
+  expect(truthsOf(link, plant.now)).toEqual({
     sink: 'held as it came 1200 ms ago',
     source: 'A goes on commanding, and knows of nothing',
     status: 'nobody watches it',

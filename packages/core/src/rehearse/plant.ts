@@ -4,12 +4,11 @@ import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import type { OnReturn, SinksOnLoss, SourceOnLoss } from '../model/words.js';
 import { lengthBits } from '../place/length.js';
 import { memoryOf } from '../place/memory.js';
 import { realPlace } from '../place/tag-place.js';
 import { blockAt, payloadOf } from './block.js';
-import { carriedNumber } from './carry-number.js';
+import { converting, copying } from './movers.js';
 import { PlantMemory, type Bits } from './memory.js';
 import { pathsOf, type Path } from './path.js';
 import { EventQueue } from './queue.js';
@@ -41,16 +40,6 @@ export interface Link {
   asked: number;
   answered: number;
   move: () => void;
-}
-
-/** What each side knows of a link, which need not be one truth. */
-export interface LinkTruths {
-  /** what the sink has */
-  sink: string;
-  /** what the source’s program believes */
-  source: string;
-  /** what its status says */
-  status: string;
 }
 
 type Event =
@@ -347,49 +336,7 @@ export class Plant {
       Uint8Array.from({ length: bits }, (_, i) => memory[value.bits[i]!] ?? 0),
     );
   }
-
-  /** What each side of a link knows of it. */
-  truthsOf({ arrived, lost, stopped, exchange, path }: Link): LinkTruths {
-    const since = (at: number | null) => (at === null ? 'never' : `${Math.round((this.now - at) / MS)} ms ago`);
-    if (lost === null && stopped === null) {
-      const source = 'link up';
-      return { sink: `as it came ${since(arrived)}`, source, status: 'present' };
-    }
-    const { sinks, source } = exchange.onLoss ?? {};
-    return {
-      sink: lost === null ? `as it came ${since(arrived)}` : sinkWords(sinks, since(arrived)),
-      source: lost === null ? 'link up, it is not noticed yet' : sourceWords(source, path.source.station.name),
-      status:
-        lost === null
-          ? 'present'
-          : exchange.watchedBy
-            ? `lost since ${Math.round((this.now - lost) / MS)} ms`
-            : 'nobody watches it',
-    };
-  }
-
-  /** What happens to the outputs once a link is back, where somebody has to know before joining it. */
-  static returnWords(back: OnReturn | undefined): string {
-    if (back === undefined) return 'not decided: the outputs may come back by themselves';
-    return back === 'wait for a release' ? 'its outputs wait for a release' : 'its outputs come back by themselves';
-  }
 }
-
-const sinkWords = (sinks: SinksOnLoss | undefined, since: string): string =>
-  sinks === 'go to zero'
-    ? 'zero'
-    : sinks === 'go to a set value'
-      ? 'its set value'
-      : sinks === 'hold the last value'
-        ? `held as it came ${since}`
-        : `not decided; as it came ${since}`;
-
-const sourceWords = (source: SourceOnLoss | undefined, name: string): string =>
-  source === 'is told by a status'
-    ? 'link down, by its status'
-    : source === 'goes on commanding'
-      ? `${name} goes on commanding, and knows of nothing`
-      : 'not decided';
 
 function fits(value: number, family: string, bits: number): boolean {
   if (family === 'real') return Number.isFinite(value);
@@ -397,28 +344,4 @@ function fits(value: number, family: string, bits: number): boolean {
   const signed = family === 'signed' || family === 'duration';
   const top = 2 ** (signed ? bits - 1 : bits);
   return value < top && value >= (signed ? -top : 0);
-}
-
-/** From bits to bits; a bit that nothing is sent for stays. */
-function copying(from: Bits, sent: Int32Array, to: Bits, taken: Int32Array): () => void {
-  const both = Array.from(taken.keys()).filter((n) => taken[n]! >= 0 && sent[n]! >= 0);
-  const [a, b] = [Int32Array.from(both, (n) => sent[n]!), Int32Array.from(both, (n) => taken[n]!)];
-  const { length } = a;
-  return () => {
-    for (let n = 0; n < length; n++) to[b[n]!] = from[a[n]!]!;
-  };
-}
-
-/** Element by element through the number that it is; one that does not go into the other type stays as it was. */
-function converting(from: Bits, a: OwnValue, to: Bits, b: OwnValue): () => void {
-  const [width, other] = [elementary(a.type.base)!.bits, elementary(b.type.base)!.bits];
-  const count = Math.min(a.type.count, b.type.count);
-  return () => {
-    for (let element = 0; element < count; element++) {
-      const bits = Uint8Array.from({ length: width }, (_, i) => from[a.bits[element * width + i]!] ?? 0);
-      const number = carriedNumber(a.type.base, b.type.base, bitsToValue(a.type.base, bits));
-      if (number === null) continue;
-      valueToBits(b.type.base, number).forEach((bit, i) => (to[b.bits[element * other + i]!] = bit));
-    }
-  };
 }

@@ -1,4 +1,4 @@
-import type { Moves } from './path.js';
+import type { Moves } from './request.js';
 
 /** The bits of two memories that a lane has to do with, in one row, so that many transfers can be acted out fast. */
 export class Stage {
