@@ -136,3 +136,28 @@ test('who has nothing yet is shown the demo', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Nothing yet' }).press('Enter');
   await expectDemo(page);
 });
+
+test('what one end does not know of the other yet is told in one step', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.create('Told')}/begin`);
+  for (const [which, name, address, rows] of [
+    [
+      'left',
+      'CutterCtl',
+      '10.8.2.12/24',
+      'Speed\tREAL\t%MD100\nLoad\tREAL\t%MD104\nRun\tWORD\t%MW108\nStop\tWORD\t%MW110',
+    ],
+    ['right', 'BakeCtl', '10.8.2.13', 'speed\tREAL\t%MW300\nload\tREAL\t%MW302\nrun\tWORD\t%MW304\nstop\tWORD\t%MW305'],
+  ] as const) {
+    await page.getByLabel(`Station of the ${which} list`).fill(name);
+    await page.getByLabel(`Address of the ${which} station`).fill(address);
+    await page.getByLabel(`Rows of the ${which} list`).fill(rows);
+  }
+  // Of two readings of an address, the one in which values lie beside one another.
+  await expect(page.getByRole('group', { name: 'The left list' })).toContainText('byte memory, high byte first');
+  await page.getByRole('button', { name: 'Lay them side by side' }).click();
+  await page.getByRole('button', { name: 'Tell both ends …' }).click();
+  await expect(page.getByRole('dialog')).toContainText('address 10.8.2.13');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('gridcell', { name: 'agreed' })).toHaveCount(4);
+  await expect(page.getByText('No findings: nothing that was checked disagrees.')).toBeVisible();
+});

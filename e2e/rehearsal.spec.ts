@@ -126,6 +126,20 @@ test('another program reads the pressures of the skid and sets a permissive ther
     const row = window.getByRole('grid', { name: 'Values at both ends' }).getByRole('row', { name: /Stat at SkidCtl/ });
     await expect(row.getByRole('gridcell').nth(3)).toContainText('16#0011');
   }
+  // The same on the two-ended sheet, under each lane; another value is typed there.
+  await other.goto(`${app.url}/p/${project}/exchanges/duty`);
+  const sheet = other.getByRole('grid', { name: 'Compressor duty, both ends' });
+  await expect(cell(other, 'now:status 0:', 1)).toHaveText('Skid status');
+  await expect(cell(other, 'now:status 0:', 4)).toContainText('16#0011');
+  await cell(other, 'now:pressures 0:pressures-b', 11).click();
+  await other.keyboard.type('11.74');
+  await other.keyboard.press('Enter');
+  await expect(cell(other, 'now:pressures 0:pressures-b', 4)).toHaveText('11.74');
+  await other.keyboard.press('Alt+l');
+  await expect(cell(other, 'now:pressures 0:pressures-b', 7)).toContainText('held');
+  await other.keyboard.press('Alt+l');
+  await expect(cell(other, 'now:pressures 0:pressures-b', 7)).not.toContainText('held');
+  await expect(sheet.getByRole('gridcell', { name: 'agreed' })).toHaveCount(5);
   await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
   await page.keyboard.type('much');
   await page.keyboard.press('Enter');

@@ -25,6 +25,10 @@ export async function serveFile(file: string): Promise<number> {
   const read = readProject(text.text);
   if (!read.ok) return problems(read.problems);
   const plant = new Plant(read.project);
+  const interrupted = new Promise<void>((resolve) => {
+    process.once('SIGINT', () => resolve());
+    process.once('SIGTERM', () => resolve());
+  });
   const standIns = await standInsOf(plant);
   process.stdout.write(standingsAsText(read.project.info.name, standIns.standings));
   let then = performance.now();
@@ -33,10 +37,7 @@ export async function serveFile(file: string): Promise<number> {
     plant.advance(Math.round((now - then) * 1000));
     then = now;
   }, STEP_MS);
-  await new Promise<void>((resolve) => {
-    process.once('SIGINT', () => resolve());
-    process.once('SIGTERM', () => resolve());
-  });
+  await interrupted;
   clearInterval(timer);
   await standIns.close();
   return 0;

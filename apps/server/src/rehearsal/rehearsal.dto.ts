@@ -94,6 +94,8 @@ export class LinkView {
   @ApiProperty() lane!: string;
   @ApiProperty() source!: string;
   @ApiProperty() sink!: string;
+  @ApiProperty({ description: 'the ends of the two' }) sourceEnd!: string;
+  @ApiProperty() sinkEnd!: string;
   @ApiProperty({ type: Number, nullable: true, description: 'ms since something last arrived' }) age!: number | null;
   @ApiProperty({ type: String, nullable: true }) stopped!: string | null;
   @ApiProperty({ description: 'what the sink has' }) sinkHas!: string;

@@ -126,6 +126,8 @@ export class Running {
       lane: link.lane,
       source: path.source.station.name,
       sink: path.sink.station.name,
+      sourceEnd: path.source.end.id,
+      sinkEnd: path.sink.end.id,
       age: arrived === null ? null : Math.round((this.plant.now - arrived) / MS),
       stopped: link.stopped,
       sinkHas: sink,

@@ -38,7 +38,7 @@ let drop: () => Promise<void>;
 
 beforeAll(async () => {
   copy = mkdtempSync(join(tmpdir(), 'dialoga-kind-'));
-  for (const part of ['packages/core', 'apps/server']) {
+  for (const part of ['packages/core', 'packages/standins', 'apps/server']) {
     mkdirSync(join(copy, part), { recursive: true });
     for (const file of readdirSync(join(ROOT, part)).filter(
       (name) => /\.(json|mjs)$/.test(name) && !/build/.test(name),
@@ -51,7 +51,8 @@ beforeAll(async () => {
   mkdirSync(join(copy, 'node_modules/@dialoga'), { recursive: true });
   for (const name of readdirSync(join(ROOT, 'node_modules')).filter((entry) => entry !== '@dialoga'))
     symlinkSync(join(ROOT, 'node_modules', name), join(copy, 'node_modules', name));
-  symlinkSync(join(copy, 'packages/core'), join(copy, 'node_modules/@dialoga/core'));
+  for (const name of ['core', 'standins'])
+    symlinkSync(join(copy, 'packages', name), join(copy, 'node_modules/@dialoga', name));
 
   const kinds = join(copy, 'packages/core/src/model/kinds.ts');
   writeFileSync(join(copy, 'packages/core/src/model/memo.ts'), MEMO);
@@ -61,7 +62,7 @@ beforeAll(async () => {
   const run = (program: string, options: string[], cwd = copy) =>
     execFileSync(process.execPath, [join(ROOT, 'node_modules', program), ...options], { cwd, stdio: 'pipe' });
   // Only made, not looked through: the types of all that is copied are checked beside the tests.
-  run('typescript/bin/tsc', ['-b', '--noCheck', 'packages/core', 'apps/server']);
+  run('typescript/bin/tsc', ['-b', '--noCheck', 'packages/core', 'packages/standins', 'apps/server']);
   run('rolldown/bin/cli.mjs', ['-c', 'rolldown.config.mjs'], join(copy, 'apps/server'));
 
   const own = await ownDatabase();

@@ -394,6 +394,9 @@ export interface components {
             lane: string;
             source: string;
             sink: string;
+            /** @description the ends of the two */
+            sourceEnd: string;
+            sinkEnd: string;
             /** @description ms since something last arrived */
             age: number | null;
             stopped: string | null;

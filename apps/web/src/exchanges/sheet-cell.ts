@@ -13,6 +13,8 @@ export type SheetRowRef =
   | { of: 'lane' | 'second' | 'new value' | 'reason'; lane: string }
   | { of: 'value'; lane: string; key: string }
   | { of: 'difference'; finding: string }
+  /** what a value is now, while it is rehearsed */
+  | { of: 'now'; link: string; key: string }
   | { of: 'new lane' };
 
 const ROW_NAMES = {
@@ -21,6 +23,7 @@ const ROW_NAMES = {
   value: 'item',
   reason: 'reason',
   difference: 'difference',
+  now: 'now',
   'new value': 'newitem',
   'new lane': 'newlane',
 } as const;
@@ -30,6 +33,7 @@ export function sheetRowId(ref: SheetRowRef): string {
   const of = ROW_NAMES[ref.of];
   if (ref.of === 'new lane') return of;
   if (ref.of === 'difference') return `${of}:${ref.finding}`;
+  if (ref.of === 'now') return `${of}:${ref.link}:${ref.key}`;
   return ref.of === 'value' ? `${of}:${ref.lane}:${ref.key}` : `${of}:${ref.lane}`;
 }
 

@@ -4,14 +4,16 @@ import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
 import { cellText } from '../findings/cell-text';
 import { Grid } from '../grid/grid';
-import type { GoTo } from '../grid/types';
+import type { CellEdit, GoTo } from '../grid/types';
 import { typingInFrame } from '../page/focus';
 import { useKeys } from '../page/keys';
 import { NothingHere } from '../page/nothing-here';
 import { useStateOf } from '../store/store';
+import { useRunningExchange } from '../store/use-running-exchange';
 import { ExchangeSettings } from './exchange-settings';
 import { useFolded } from './map/folded';
 import { SheetMapSection } from './map/sheet-map';
+import { withNow } from './now-rows';
 import { PageHeads } from './page-heads';
 import { COLUMN_COUNT, LEFT_START, RIGHT_START, sheetCellAt, sheetRowId } from './sheet-cell';
 import { SheetDialogs, type Asked } from './sheet-dialogs';
@@ -51,10 +53,16 @@ function Sheet({
   const [asked, setAsked] = useState<Asked>(null);
   const [folded, setFolded] = useFolded();
   const { linked, own } = address;
-  const { rows, columns, open, setOpened, toggle, linkedLane } = useSheetRows(
-    { exchange, pages: { left, right } },
-    linked,
-  );
+  const {
+    rows: plan,
+    columns,
+    open,
+    setOpened,
+    toggle,
+    linkedLane,
+  } = useSheetRows({ exchange, pages: { left, right } }, linked);
+  const running = useRunningExchange(exchange.id);
+  const rows = running.links ? withNow(plan, running.links, { left, right }) : plan;
   const pages = { left, right, kind: exchange.kind };
 
   // Where a link leads: a field of a page's head, or a cell of the grid. Our own moves of the cursor are no links.
@@ -68,11 +76,18 @@ function Sheet({
     const path = [`/p/${projectId}/exchanges/${exchange.id}/print`, address.pagesOnly].filter(Boolean).join('?');
     void navigate(path, { state: { print: true } });
   };
+  /** In a rehearsal: the network between the two pages. */
+  function cutOrJoin(cuts: readonly string[]) {
+    const network = project.get('port', left.port ?? '')?.network;
+    if (network) running.act({ what: cuts.includes(network) ? 'join' : 'cut', id: network });
+  }
+
   useKeys((event) => {
     const key = event.key.toLowerCase();
     if ((event.ctrlKey || event.metaKey) && key === 'p') print();
     else if (event.altKey && event.shiftKey && key === 'm') setAsked({ what: 'mirror' });
     else if (event.altKey && key === 'm') setFolded(!folded);
+    else if (event.altKey && key === 'l' && running.view) cutOrJoin(running.view.cuts);
     else return;
     event.preventDefault();
   });
@@ -88,6 +103,18 @@ function Sheet({
 
   const onColumn = (row: string, column: number) => setWish({ row, column, token: newId() });
   const onKey = useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk: setAsked });
+
+  /** The value that a row shows as it is now. */
+  const nowAt = (id: string) => {
+    const sheet = rows.find((row) => row.id === id)?.sheet;
+    return sheet?.of === 'now' ? sheet : null;
+  };
+  /** What is typed over a value of now is set in the rehearsal, and no edit of the plan. */
+  function setNow({ row, text }: CellEdit): boolean {
+    const now = nowAt(row);
+    if (now) running.set(now.link, now.key, text);
+    return now !== null;
+  }
 
   /** From the map to the row that it stands for. */
   function showRow(side: 'left' | 'right', lane: string, key: string | null) {
@@ -122,8 +149,11 @@ function Sheet({
         label={`${exchange.name}, both ends`}
         main
         {...{ columns, rows }}
-        onEdit={typing.onEdit}
-        judge={typing.judge}
+        onEdit={(edits) => {
+          const rest = edits.filter((one) => !setNow(one));
+          if (rest.length > 0) typing.onEdit(rest);
+        }}
+        judge={(at, text) => (nowAt(at.row) ? null : typing.judge(at, text))}
         onPaste={typing.onPaste}
         goTo={wish ?? (place ? { ...place, token: address.visit } : null)}
         fillText={typing.fillText}

@@ -23,7 +23,15 @@ import { projectSlice } from '../store/project-slice';
 import { useAppDispatch } from '../store/store';
 import { pasteWords } from './paste-words';
 import { claimAt } from './use-sheet-keys';
-import { keyOfRow, laneOfRow, sheetCellAt, type Pages, type SheetCellRef, type SheetGridRow } from './sheet-cell';
+import {
+  keyOfRow,
+  laneOfRow,
+  sheetCellAt,
+  type Pages,
+  type SheetCellRef,
+  type SheetGridRow,
+  type SheetRowRef,
+} from './sheet-cell';
 
 /** More lines than that are hardly meant, and would be one change set too large to send. */
 const MOST_PASTED = 20_000;
@@ -41,6 +49,9 @@ interface SheetOf {
   pages: Pages;
   rows: readonly SheetGridRow[];
 }
+
+/** Rows that are no part of the plan's lists. */
+const NO_PASTE: readonly SheetRowRef['of'][] = ['difference', 'reason', 'now'];
 
 /** What typing, pasting and filling do on the two-ended sheet. */
 export function useSheetTyping(
@@ -87,7 +98,7 @@ export function useSheetTyping(
     }
     const cell = cellOf(at);
     if (cell?.row.of === 'second') onEdit([{ ...at, text: block[0]?.[0] ?? '' }]);
-    if (!cell || cell.row.of === 'second' || cell.row.of === 'difference' || cell.row.of === 'reason') return;
+    if (!cell || cell.row.of === 'second' || NO_PASTE.includes(cell.row.of)) return;
     const start = SHEET_COLUMNS.indexOf(cell.column);
     const id = laneOfRow(cell.row);
     const lane = project.get('lane', id ?? '');

@@ -75,6 +75,8 @@ export function FindingLine() {
   const finding = byKey.get(current ?? order[0] ?? '');
   const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
   const first = useFirstFix(finding);
+  // What only one end says yet of itself, and the other was not told: one step tells it.
+  const onlyTold = order.length > 1 && order.every((key) => byKey.get(key)?.message === 'notTold');
 
   useKeys((event) => {
     const explains = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'i';
@@ -122,7 +124,7 @@ export function FindingLine() {
       <Buttons finding={finding} fixable={first !== undefined} />
       <KeyHint>Alt+Page Down</KeyHint>
       <TextButton aria-keyshortcuts="Alt+Shift+Enter" onPress={() => setFixingAll(true)}>
-        Fix all …
+        {onlyTold ? 'Tell both ends …' : 'Fix all …'}
       </TextButton>
       {possible && (
         <TextButton aria-pressed={pinned} onPress={() => pin(!pinned)}>

@@ -106,7 +106,14 @@ export function ListImport<K extends keyof ListRows>(props: Props<K>) {
         <h1>{title}</h1>
         <p>{about}</p>
       </PageTitle>
-      <Section aria-label="The list">
+      <Section
+        aria-label="The list"
+        onPaste={(event) => {
+          // With the focus on one of its buttons the area would not hear of it.
+          if (!fromFile && !(event.target instanceof HTMLTextAreaElement))
+            setText(event.clipboardData.getData('text/plain'));
+        }}
+      >
         <Drop aria-label="Drop a file, or paste rows" onDrop={(event) => void dropped(event)}>
           <Row>
             <FileTrigger acceptedFileTypes={ENDINGS} onSelect={(files) => bringIn(files?.[0])}>

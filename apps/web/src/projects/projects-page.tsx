@@ -10,6 +10,7 @@ import { useAppDispatch } from '../store/store';
 import { BoxButton, Empty, PageTitle, Section, TextButton } from '../theme/parts';
 import { colour, font, space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
+import { BeginProject } from './begin-project';
 import { JobDialog } from './job-dialog';
 
 const Page = styled.main`
@@ -64,8 +65,7 @@ const Problems = styled.div`
   }
 `;
 
-// They bring the form package, which the list of projects does not wait for.
-const NewProject = lazy(async () => ({ default: (await import('./new-project')).NewProject }));
+// It brings the form package, which the list of projects does not need.
 const NameDialog = lazy(async () => ({ default: (await import('./name-dialog')).NameDialog }));
 
 const RETRY_MS = 2000;
@@ -143,12 +143,11 @@ export function ProjectsPage() {
           ))}
         </List>
         <Actions>
-          <Suspense fallback={<form />}>
-            <NewProject
-              onName={(name) => void opened(api.create(name), 'begin')}
-              onRefused={(message) => setProblem({ message, lines: [], away: false })}
-            />
-          </Suspense>
+          <BeginProject
+            away={away}
+            onName={(name) => void opened(api.create(name), 'begin')}
+            onRefused={(message) => setProblem({ message, lines: [], away: false })}
+          />
           <BoxButton onPress={() => void opened(openDemo())}>Open the demo</BoxButton>
           <FileTrigger
             acceptedFileTypes={['.json']}

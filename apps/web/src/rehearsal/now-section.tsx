@@ -1,16 +1,11 @@
 import { laneName } from '@dialoga/core/lane';
-import { typedNumber } from '@dialoga/core/lab';
 import type { LinkView } from '../api/client';
-import { useRunningLinksQuery } from '../api/lists';
 import { SmallGrid } from '../grid/small-grid';
 import type { GridColumn, GridRow } from '../grid/types';
-import { projectSlice } from '../store/project-slice';
-import { useAppDispatch, useStateOf } from '../store/store';
+import { useStateOf } from '../store/store';
 import { Section, SectionHead, TextButton } from '../theme/parts';
-import { useRehearsal } from './use-rehearsal';
-
-/** ms between two looks at the values */
-const LOOK_MS = 200;
+import { ageWords } from '../words/age';
+import { useRunningExchange } from '../store/use-running-exchange';
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'source', title: 'Value', track: 'minmax(160px, 1fr)' },
@@ -28,27 +23,11 @@ const COLUMNS: readonly GridColumn[] = [
 
 /** The values of an exchange at both ends while it runs on stand-ins; what is typed at the source is set there. */
 export function NowSection({ exchange }: { exchange: string }) {
-  const dispatch = useAppDispatch();
-  const id = useStateOf((s) => s.project.id) ?? '';
   const project = useStateOf((s) => s.project.project)!;
-  const { view, act } = useRehearsal();
-  const { data: links = null } = useRunningLinksQuery(
-    { project: id, exchange },
-    { skip: id === '' || view === null, pollingInterval: LOOK_MS, refetchOnMountOrArgChange: true },
-  );
+  const { view, links, set, act } = useRunningExchange(exchange);
   if (!view || !links) return null;
   const own = view.exchanges.find((one) => one.id === exchange);
   const rows = links.flatMap((link) => rowsOf(link, project.get('lane', link.lane)));
-  const set = (row: string, text: string) => {
-    const [link = '', key = ''] = row.split('|');
-    const typed = typedNumber(text);
-    if (!typed) {
-      const right = 'a number is set: 12.5, −3, 0x1234; of a bit 1 or 0';
-      dispatch(projectSlice.actions.noticed(`“${text}” cannot be set; ${right}.`));
-      return;
-    }
-    act({ what: 'set', id: link, key, value: Number(typed.value) });
-  };
   return (
     <Section aria-label="Now, on stand-ins">
       <SectionHead>
@@ -62,7 +41,12 @@ export function NowSection({ exchange }: { exchange: string }) {
         label="Values at both ends"
         columns={COLUMNS}
         rows={rows}
-        onEdit={(edits) => edits.forEach(({ row, text }) => set(row, text))}
+        onEdit={(edits) =>
+          edits.forEach(({ row, text }) => {
+            const [link = '', key = ''] = row.split('|');
+            set(link, key, text);
+          })
+        }
       />
     </Section>
   );
@@ -98,5 +82,3 @@ export function NowSection({ exchange }: { exchange: string }) {
     return [...values, told];
   }
 }
-
-const ageWords = (ms: number): string => (ms < 10_000 ? `${ms} ms` : `${Math.round(ms / 1000)} s`);

@@ -8,7 +8,7 @@ import { BoxButton, Section, SectionHead, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
 import { JoinDialog } from './join-dialog';
-import { useRehearsal } from './use-rehearsal';
+import { useRehearsal } from '../store/use-rehearsal';
 
 const WHO: readonly GridColumn[] = [
   { id: 'station', title: 'Who stands where', track: 'minmax(140px, 1fr)' },

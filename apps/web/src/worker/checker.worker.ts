@@ -57,7 +57,7 @@ export interface Checked {
 /** A slice is over after so long, or with so many changes, whichever comes first: the page takes each in without a hitch. */
 const FIRST_SLICE_MS = 20;
 const NEXT_SLICE_MS = 60;
-const SLICE_CHANGES = 60;
+const SLICE_CHANGES = 40;
 
 const slice = (ms: number) => {
   const end = performance.now() + ms;

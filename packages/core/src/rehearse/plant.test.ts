@@ -33,6 +33,34 @@ test('what a stimulus sets at the source stands at the sink after the next trans
   expect([only(plant).asked, only(plant).answered]).toEqual([1, 1]);
 });
 
+test.each([
+  ['on change', 3, [5, 5, 9]],
+  ['at start', 1, [5, 5, 5]],
+  ['on demand', 0, [0, 0, 0]],
+  [null, 30, [5, 5, 9]],
+] as const)('what goes %s goes then', (trigger, transfers, values) => {
+  const plant = new Plant(edited(two(), ['claim', 'ca', 'trigger', trigger]));
+  const link = only(plant);
+  plant.drive(link, '', { kind: 'constant', value: 5 });
+  const seen = [SECOND, SECOND].map((by) => (plant.advance(by), atB(plant)));
+  plant.drive(link, '', { kind: 'constant', value: 9 });
+  plant.advance(SECOND);
+  expect([...seen, atB(plant)]).toEqual(values);
+  expect(link.answered).toBeLessThanOrEqual(transfers);
+  plant.send(link);
+  plant.advance(1);
+  expect(atB(plant)).toBe(9);
+});
+
+test('an answer takes the time that the device is said to take', () => {
+  const plant = new Plant(edited(two(), ['exchange', 'x', 'responseDelay', 30]));
+  plant.drive(only(plant), '', { kind: 'constant', value: 5 });
+  plant.advance(129_999);
+  expect(atB(plant)).toBe(0);
+  plant.advance(1);
+  expect(atB(plant)).toBe(5);
+});
+
 test('a link that is cut is noticed after its timeout; until then each side has a truth of its own', () => {
   const decided = { sinks: 'hold the last value', source: 'goes on commanding', back: 'wait for a release' };
   const plant = new Plant(edited(two(), ['exchange', 'x', 'onLoss', decided]));

@@ -4,10 +4,12 @@ import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
+import type { Trigger } from '../model/words.js';
 import { lengthBits } from '../place/length.js';
 import { memoryOf } from '../place/memory.js';
 import { realPlace } from '../place/tag-place.js';
 import { blockAt, payloadOf } from './block.js';
+import { changedBits } from './changed.js';
 import { converting, copying } from './movers.js';
 import { PlantMemory, type Bits } from './memory.js';
 import { pathsOf, type Path } from './path.js';
@@ -39,11 +41,18 @@ export interface Link {
   stopped: string | null;
   asked: number;
   answered: number;
+  /** when it goes; null: in the cadence of the exchange */
+  trigger: Trigger | null;
+  /** µs from a request to its answer */
+  delay: number;
+  /** whether what is sent is other than when it was asked last */
+  changed: () => boolean;
   move: () => void;
 }
 
 type Event =
   | { what: 'link'; link: Link }
+  | { what: 'answer'; link: Link }
   | { what: 'copy'; move: () => void; station: string; every: number }
   | { what: 'stimulus'; key: string };
 
@@ -83,12 +92,16 @@ export class Plant {
   }
 
   private connect(exchange: Exchange): void {
-    const every = (exchange.cadence || ON_REQUEST_MS) * MS;
+    const cadence = (exchange.cadence || ON_REQUEST_MS) * MS;
+    const delay = exchange.transfer === 'requests' ? Math.round((exchange.responseDelay ?? 0) * MS) : 0;
     const timeout = (exchange.timeout ?? 3 * (exchange.cadence || ON_REQUEST_MS)) * MS;
     for (const lane of childrenOf(this.project, 'lane', exchange.id)) {
       const paths = pathsOf(this.project, exchange, lane);
       if (typeof paths === 'string') continue;
       for (const [i, path] of paths.entries()) {
+        const trigger = path.source.claim.trigger ?? path.sink.claim.trigger ?? null;
+        const scan = (path.source.station.scan ?? SCAN_MS) * MS;
+        const every = trigger === 'on change' || trigger === 'at start' ? scan : cadence;
         const link: Link = {
           id: `${lane.id} ${i}`,
           exchange,
@@ -101,12 +114,26 @@ export class Plant {
           stopped: path.stopped,
           asked: 0,
           answered: 0,
+          trigger,
+          delay,
+          changed: this.changer(path),
           move: this.mover(path),
         };
         this.links.push(link);
-        this.queue.add(link.every, { what: 'link', link });
+        if (trigger !== 'on demand') this.queue.add(link.every, { what: 'link', link });
       }
     }
+  }
+
+  private changer({ source, moves }: Path): () => boolean {
+    const bits =
+      moves && moves !== 'values' ? moves.from.bits.filter((bit) => bit >= 0) : payloadOf(source.block, false);
+    return changedBits(this.memory.of(source.block.memory.area.id), bits);
+  }
+
+  /** Sends once what goes on demand, or out of turn. */
+  send(link: Link): void {
+    this.queue.add(this.now, { what: 'answer', link });
   }
 
   /** What one transfer does to the memories. */
@@ -189,9 +216,14 @@ export class Plant {
 
   private happen(event: Event): void {
     if (event.what === 'link') {
-      this.transfer(event.link);
-      this.queue.add(this.now + event.link.every, event);
-    } else if (event.what === 'copy') {
+      const { link } = event;
+      if (link.trigger !== 'on change' || link.changed() || link.lost !== null) {
+        if (link.delay > 0) this.queue.add(this.now + link.delay, { what: 'answer', link });
+        else this.transfer(link);
+      }
+      if (link.trigger !== 'at start' || link.answered === 0) this.queue.add(this.now + link.every, event);
+    } else if (event.what === 'answer') this.transfer(event.link);
+    else if (event.what === 'copy') {
       if (!this.stopped.has(event.station)) event.move();
       this.queue.add(this.now + event.every, event);
     } else {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { api, type RehearsalView } from '../api/client';
 import { lists, listErrorOf, useRehearsalQuery } from '../api/lists';
-import { projectSlice } from '../store/project-slice';
-import { useAppDispatch, useStateOf } from '../store/store';
+import { projectSlice } from './project-slice';
+import { useAppDispatch, useStateOf } from './store';
 
 /** ms between two looks at how a plant runs, and whether somebody let it run */
 const LOOK_MS = 500;
