@@ -165,24 +165,27 @@ describe('streams of news', () => {
 
   test('are counted: one more than anybody needs is put off, and one that is closed makes room', async () => {
     const url = `${await server.app.getUrl()}/api/events?projects=${project}`;
-    const open: AbortController[] = [];
+    // The answers are held: a stream whose answer nobody holds any more may be closed by the collector of garbage.
+    const open: { own: AbortController; answer: Response }[] = [];
     try {
       let status = 200;
       while (status === 200 && open.length <= MOST_STREAMS_OF_ONE) {
         const own = new AbortController();
-        status = (await fetch(url, { signal: own.signal })).status;
-        if (status === 200) open.push(own);
+        const answer = await fetch(url, { signal: own.signal });
+        status = answer.status;
+        if (status === 200) open.push({ own, answer });
       }
       expect(status).toBe(429);
-      open.pop()!.abort();
+      open.pop()!.own.abort();
       for (status = 429; status === 429;) {
         const own = new AbortController();
-        status = (await fetch(url, { signal: own.signal })).status;
-        if (status === 200) open.push(own);
+        const answer = await fetch(url, { signal: own.signal });
+        status = answer.status;
+        if (status === 200) open.push({ own, answer });
       }
       expect(status).toBe(200);
     } finally {
-      for (const one of open) one.abort();
+      for (const { own } of open) own.abort();
     }
   });
 });
