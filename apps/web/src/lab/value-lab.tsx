@@ -182,6 +182,9 @@ function Explanations({ expected, seen }: { expected: string; seen: string }) {
   );
 }
 
+/** Causes that no walk of a lane shows, so that having found none says nothing. */
+const NOT_SOUGHT: readonly Explanation['cause'][] = ['same', 'sign', 'scale', 'size', 'text'];
+
 /** Lanes of this project whose walk comes out just so. */
 function Places({ cause }: { cause: Explanation['cause'] }) {
   const { project: address = '' } = useParams();
@@ -196,8 +199,8 @@ function Places({ cause }: { cause: Explanation['cause'] }) {
       current = false;
     };
   }, [cause, project]);
-  if (cause === 'same' || !places) return null;
-  if (places.length === 0) return <p>No lane of this project comes out like that.</p>;
+  if (NOT_SOUGHT.includes(cause) || !places) return null;
+  if (places.length === 0) return <p>None of the lanes that differ comes out like that.</p>;
   return (
     <>
       {places.map(({ exchange, lane, name, sentence }) => (

@@ -86,7 +86,7 @@ export function TracePicture({ trace }: { trace: Trace }) {
           <g key={tick}>
             <line className="axis" x1={x(tick)} x2={x(tick)} y1={0} y2={height - AXIS} />
             <text x={x(tick)} y={height - 8} textAnchor="middle">
-              {Number((tick / 1000).toFixed(3))}
+              {Number((tick / 1000).toFixed(3))} ms
             </text>
           </g>
         ))}

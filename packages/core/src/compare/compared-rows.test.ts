@@ -69,3 +69,16 @@ test('a part that came whole is told by its fields in words', () => {
     { what: 'end: told', before: null, after: 'address 10.0.0.2, unit 7' },
   ]);
 });
+
+test('a lane that was walked since differs in nothing; what else changed on it is still a row', () => {
+  const mark = { at: '2026-11-30T08:00:00.000Z', revision: 3, digest: 'e898c71548a85891' };
+  const id = [...plant.all('lane')][0]!.id;
+  const walked = edited(plant, ['lane', id, 'rehearsed', mark]);
+  expect(diff(plant, walked)).toHaveLength(1);
+  expect(compareRevisions(plant, walked)).toEqual({ rows: [], stations: [] });
+  const again = edited(walked, ['lane', id, 'rehearsed', { ...mark, revision: 4 }]);
+  expect(compareRevisions(walked, again).rows).toEqual([]);
+  expect(compareRevisions(plant, edited(walked, ['lane', id, 'mostAge', 500])).rows).toMatchObject([
+    { what: expect.stringContaining('lane') as string, after: expect.stringContaining('500') as string },
+  ]);
+});

@@ -30,9 +30,9 @@ export interface Compared {
   stations: string[];
 }
 
-/** What differs between two revisions of a project, row by row as the sheets show them; nothing else. */
+/** What differs between two revisions of a project, row by row as the sheets show them; nothing else: no mark of a walk. */
 export function compareRevisions(before: Project, after: Project): Compared {
-  const changes = diff(before, after);
+  const changes = diff(before, after).filter((change) => !isMarkOfWalk(change));
   const touched = new Set(changes.map((c) => c.id));
   const stations = new Set<string>();
   const rows: ComparedRow[] = [];
@@ -48,6 +48,9 @@ export function compareRevisions(before: Project, after: Project): Compared {
   }
   return { rows, stations: [...stations].sort() };
 }
+
+/** That a lane was rehearsed is nothing that an end holds; each walk marks every lane that came through. */
+const isMarkOfWalk = ({ kind, path }: Change): boolean => kind === 'lane' && path[0] === 'rehearsed';
 
 /** Exchanges that are in either revision and of which a lane or a claim changed. */
 function changedExchanges(before: Project, after: Project, changes: readonly Change[]): string[] {

@@ -4,7 +4,7 @@ import { shownValue } from '../rehearse/shown-value.js';
 import { ORDERS, ordersFor, type Order } from './orders.js';
 import { decoded, encoded, isSeen, typedNumber } from './number.js';
 
-/** order · type · sign · scale · offset · text · same */
+/** What a walk can bring about, or what the two ends read differently; `same`: nothing went wrong. */
 export type Cause = Arriving | 'type' | 'sign' | 'scale' | 'size' | 'text' | 'same';
 
 /** One explanation of what was seen in place of what was expected. */
