@@ -13,6 +13,7 @@ import styled from 'styled-components';
 import { useWrongCells } from '../findings/use-wrong-cells';
 import { InlineInput } from '../forms/inline-input';
 import { InlineSelect } from '../forms/inline-select';
+import { steady } from '../page/steady';
 import { useEdits } from '../store/use-edits';
 import { askPath } from '../page/ask-path';
 import { useStateOf } from '../store/store';
@@ -56,7 +57,7 @@ interface Props {
 }
 
 /** One end's head: where it is wired, whether it calls or listens, and what it was told about the other. */
-export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
+export const PageHead = steady(function PageHead({ exchange, end, side, ends, onChoose }: Props) {
   const project = useStateOf((s) => s.project.project)!;
   const { project: address = '' } = useParams();
   const wrong = useWrongCells('end');
@@ -193,4 +194,4 @@ export function PageHead({ exchange, end, side, ends, onChoose }: Props) {
       </Line>
     </Head>
   );
-}
+});

@@ -3,6 +3,7 @@ import { childrenOf, type Exchange } from '@dialoga/core/model';
 import { protocolOf } from '@dialoga/core/protocol';
 import { useNavigate, useParams } from 'react-router';
 import { newId } from '../api/new-id';
+import { steady } from '../page/steady';
 import { edit } from '../store/editing';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
@@ -23,7 +24,7 @@ interface Props {
 }
 
 /** What an exchange is, and what can be done with its sheet. */
-export function SheetHead({ exchange, folded, settings, opened, ...on }: Props) {
+export const SheetHead = steady(function SheetHead({ exchange, folded, settings, opened, ...on }: Props) {
   const { project: projectId = '' } = useParams();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
@@ -70,4 +71,4 @@ export function SheetHead({ exchange, folded, settings, opened, ...on }: Props) 
       </div>
     </Title>
   );
-}
+});

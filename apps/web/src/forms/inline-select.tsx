@@ -3,6 +3,7 @@ import { explain, explainNothing, type Explained } from '../page/explained';
 import styled from 'styled-components';
 import { Chevron } from '../marks/chevron';
 import { colour, space } from '../theme/tokens';
+import { steady } from '../page/steady';
 import { keyOf, OptionList, valueOf, type Option } from './option-list';
 
 const Field = styled(Button)<{ $differs: boolean }>`
@@ -45,8 +46,18 @@ interface Props {
   onChoose: (value: string) => void;
 }
 
+const alike = (a: Props, b: Props): boolean =>
+  a.id === b.id &&
+  a.label === b.label &&
+  a.value === b.value &&
+  a.differs === b.differs &&
+  a.about === b.about &&
+  a.options.length === b.options.length &&
+  a.options.every(({ value, text }, i) => value === b.options[i]!.value && text === b.options[i]!.text);
+
 /** A choice that stands in a sentence. */
-export function InlineSelect({ id, label, value, differs = false, about, options, onChoose }: Props) {
+export const InlineSelect = steady(function InlineSelect(props: Props) {
+  const { id, label, value, differs = false, about, options, onChoose } = props;
   return (
     <Inline
       aria-label={label}
@@ -66,4 +77,4 @@ export function InlineSelect({ id, label, value, differs = false, about, options
       <OptionList options={options} />
     </Inline>
   );
-}
+}, alike);

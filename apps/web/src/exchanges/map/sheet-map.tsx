@@ -4,6 +4,7 @@ import { exchangeMap, laneMap, valueMap, type MapRuler, type SheetMap } from '@d
 import { useDeferredValue, useMemo } from 'react';
 import { useChecked } from '../../store/checked';
 import { TextButton } from '../../theme/parts';
+import { steady } from '../../page/steady';
 import { MapDrawing } from './map-drawing';
 import { Beside, Frame } from './map-styles';
 import { BOX, LEFT_TOP, RIGHT_TOP, type Side } from './ruler-view';
@@ -29,7 +30,7 @@ interface Props {
  * The map above the grid: both ends to scale; a lane opens into its values, a value into its bytes. It follows an edit a
  * moment later, so that it is never in the way of typing.
  */
-export function SheetMapSection(props: Props) {
+export const SheetMapSection = steady(function SheetMapSection(props: Props) {
   const { zoom, lane, onZoom, onShow, onFold } = props;
   const lanes = useDeferredValue(useChecked().lanes);
   const project = useDeferredValue(props.project);
@@ -92,7 +93,7 @@ export function SheetMapSection(props: Props) {
       />
     </Frame>
   );
-}
+});
 
 function valueName(project: Project, lane: string, key: string): string | null {
   for (const id of project.referrers('claim', lane)) {
