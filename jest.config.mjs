@@ -9,6 +9,7 @@ const ES_ONLY = [
   'dequal',
   'd3-',
   'internmap',
+  'hexy',
 ];
 
 const common = {

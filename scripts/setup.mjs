@@ -8,6 +8,7 @@ const DEBIAN = [
   // Programs of others that the tests let talk to the stand-ins.
   { name: 'mbpoll', program: '/usr/bin/mbpoll' },
   { name: 'python3-pymodbus', program: '/usr/lib/python3/dist-packages/pymodbus' },
+  { name: 'tshark', program: '/usr/bin/tshark' },
   { name: 'python3-serial-asyncio', program: '/usr/lib/python3/dist-packages/serial_asyncio' },
   // A third quicker than the whole browser, whose pictures are drawn as on a graphics card.
   { name: 'chromium-headless-shell', program: '/usr/bin/chromium-headless-shell' },

@@ -1,7 +1,7 @@
 import { readProject, textOfProjectFile } from '@dialoga/core/entry';
 import { problemSentence, type Problem } from '@dialoga/core/model';
 import { Plant } from '@dialoga/core/rehearse';
-import { standInsOf, type Standing } from '@dialoga/standins';
+import { StandIns, type Standing } from '@dialoga/standins';
 import { readFileSync } from 'node:fs';
 
 /** ms between two steps of the plant while it runs in real time */
@@ -29,7 +29,7 @@ export async function serveFile(file: string): Promise<number> {
     process.once('SIGINT', () => resolve());
     process.once('SIGTERM', () => resolve());
   });
-  const standIns = await standInsOf(plant);
+  const standIns = await StandIns.of(plant);
   process.stdout.write(standingsAsText(read.project.info.name, standIns.standings));
   let then = performance.now();
   const timer = setInterval(() => {
@@ -45,7 +45,7 @@ export async function serveFile(file: string): Promise<number> {
 
 /** Who stands where, in columns. */
 function standingsAsText(name: string, standings: readonly Standing[]): string {
-  if (standings.length === 0) return `${name}: nobody answers Modbus, so there is nothing to talk to\n`;
+  if (standings.length === 0) return `${name}: nobody answers Modbus or OPC UA, so there is nothing to talk to\n`;
   const rows = standings.map(({ name: station, planned, protocol, typed }) => [station, planned, protocol, typed]);
   const widths = [0, 1, 2].map((i) => Math.max(...rows.map((row) => row[i]!.length)));
   const lines = rows.map((row) => `  ${row.map((cell, i) => cell.padEnd(widths[i] ?? 0)).join('   ')}`);

@@ -1,2 +1,3 @@
 /** The plant on real sockets, so that software which nobody here wrote can talk to it. Loopback only. */
-export { standInsOf, type Standing, type StandIns } from './stand-ins.js';
+export { loopbackAddress } from './loopback.js';
+export { type Standing, StandIns } from './stand-ins.js';

@@ -1,3 +1,5 @@
+import { tcpFrame } from '@dialoga/core/protocol';
+
 /** Bytes before function and data. [published: MODBUS Messaging on TCP/IP Implementation Guide V1.0b, 3.1.3] [from memory] */
 const HEADER = 7;
 /** Bytes of unit, function and data at most. */
@@ -32,11 +34,5 @@ export class MbapReader {
 }
 
 /** An answer as it is sent. */
-export function mbapFrame({ transaction, unit }: Pick<TcpRequest, 'transaction' | 'unit'>, pdu: Uint8Array): Buffer {
-  const frame = Buffer.alloc(HEADER + pdu.length);
-  frame.writeUInt16BE(transaction, 0);
-  frame.writeUInt16BE(pdu.length + 1, 4);
-  frame[6] = unit;
-  frame.set(pdu, HEADER);
-  return frame;
-}
+export const mbapFrame = ({ transaction, unit }: Pick<TcpRequest, 'transaction' | 'unit'>, pdu: Uint8Array): Buffer =>
+  Buffer.from(tcpFrame(transaction, unit, [...pdu]));

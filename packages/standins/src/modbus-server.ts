@@ -1,5 +1,6 @@
 import { answerPdu, type Tables } from '@dialoga/core/rehearse';
 import { createServer, type Server, type Socket } from 'node:net';
+import { LOOPBACK } from './loopback.js';
 import { mbapFrame, MbapReader } from './mbap.js';
 import { rtuFrame, RtuReader } from './rtu.js';
 
@@ -7,10 +8,15 @@ import { rtuFrame, RtuReader } from './rtu.js';
 const MOST_CONNECTIONS = 200;
 /** Bytes of answers that wait for somebody who does not take them; then he is let go. */
 const MOST_WAITING = 1 << 20;
-export const LOOPBACK = '127.0.0.1';
+/** Who answers: tables; one that cannot; a gateway, that nobody behind it does; null: nobody, and the request stays without answer. */
+export type Who = Tables | 'faulted' | 'no answer from behind' | null;
+export type Answering = (unit: number) => Who;
 
-/** Who answers for a unit; null: nobody, and the request is not answered. */
-export type Answering = (unit: number) => Tables | null;
+/** [published: MODBUS Application Protocol Specification V1.1b3, 7: 04 server device failure, 0B gateway target device failed to respond] [from memory] */
+const CANNOT = { faulted: 0x04, 'no answer from behind': 0x0b } as const;
+
+const answerOf = (who: Exclude<Who, null>, pdu: Uint8Array): Uint8Array =>
+  typeof who === 'string' ? Uint8Array.of((pdu[0] ?? 0) | 0x80, CANNOT[who]) : answerPdu(who, pdu);
 
 /** A stand-in that listens. */
 export interface Listening {
@@ -27,8 +33,8 @@ export const listenTcp = (answering: Answering, port = 0): Promise<Listening> =>
       const requests = reader.take(more);
       if (!requests) return null;
       return requests.flatMap((request) => {
-        const tables = answering(request.unit);
-        return tables ? [mbapFrame(request, answerPdu(tables, request.pdu))] : [];
+        const who = answering(request.unit);
+        return who ? [mbapFrame(request, answerOf(who, request.pdu))] : [];
       });
     };
   });
@@ -41,8 +47,8 @@ export const listenRtu = (answering: Answering, port = 0): Promise<Listening> =>
       const requests = reader.take(more);
       if (!requests) return null;
       return requests.flatMap(({ unit, pdu }) => {
-        const tables = answering(unit);
-        return tables ? [rtuFrame(unit, answerPdu(tables, pdu))] : [];
+        const who = answering(unit);
+        return who ? [rtuFrame(unit, answerOf(who, pdu))] : [];
       });
     };
   });

@@ -7,8 +7,8 @@ import { readProject } from '@dialoga/core/entry';
 import { Plant } from '@dialoga/core/rehearse';
 import { client as jsmodbus } from 'jsmodbus';
 import ModbusRTU from 'modbus-serial';
-import { crc16 } from './rtu.js';
-import { standInsOf, type StandIns } from './index.js';
+import { crc16 } from '@dialoga/core/protocol';
+import { StandIns } from './index.js';
 
 const run = promisify(execFile);
 const read = readProject(readFileSync(join(__dirname, '../../../demo/kestrel-quay-as-agreed.dialoga.json'), 'utf8'));
@@ -17,7 +17,7 @@ const plant = new Plant(read.project);
 
 let standIns: StandIns;
 beforeAll(async () => {
-  standIns = await standInsOf(plant);
+  standIns = await StandIns.of(plant);
 });
 afterAll(() => standIns.close());
 
@@ -160,7 +160,7 @@ describe('what no client sends', () => {
   test('a frame on a line with a wrong check is not answered; with a right one it is', async () => {
     const { port, unit } = standIns.standings.find(({ name }) => name === 'Meter1')!;
     const frame = Buffer.from([unit!, 4, 0, 0, 0, 1, 0, 0]);
-    frame.writeUInt16LE(crc16(frame.subarray(0, 6)), 6);
+    frame.writeUInt16LE(crc16([...frame.subarray(0, 6)]), 6);
     expect((await raw(port, 14, frame.toString('hex'))).got).toHaveLength(14);
     frame[7]! ^= 1;
     expect(await raw(port, Infinity, frame.toString('hex'))).toEqual({ got: '', closed: true });
@@ -185,7 +185,7 @@ describe('what no client sends', () => {
 });
 
 test('a port that somebody else has is told as another', async () => {
-  const second = await standInsOf(new Plant(read.project));
+  const second = await StandIns.of(new Plant(read.project));
   const ports = new Set([...standIns.standings, ...second.standings].map(({ port }) => port));
   const own = (all: StandIns) => new Set(all.standings.map(({ port }) => port)).size;
   expect(ports.size).toBe(own(standIns) + own(second));

@@ -2,7 +2,8 @@ import { elementary } from '../data/types.js';
 import { arrivingWords, type Arriving } from '../rehearse/arriving.js';
 import { shownValue } from '../rehearse/shown-value.js';
 import { ORDERS, ordersFor, type Order } from './orders.js';
-import { decoded, encoded, isSeen, typedNumber } from './number.js';
+import { typedNumber } from '../text/typed-number.js';
+import { decoded, encoded, isSeen } from './number.js';
 
 /** What a walk can bring about, or what the two ends read differently; `same`: nothing went wrong. */
 export type Cause = Arriving | 'type' | 'sign' | 'scale' | 'size' | 'text' | 'same';

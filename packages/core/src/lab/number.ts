@@ -19,21 +19,6 @@ export function decoded(type: string, bytes: Uint8Array): number | bigint {
   return bitsToValue(type, bits);
 }
 
-/** A number as somebody writes it down, with how many digits of it count. Null: it is none. */
-export function typedNumber(text: string): { value: number | bigint; digits: number; real: boolean } | null {
-  const clean = text
-    .trim()
-    .replace(/[−–]/g, '-')
-    .replace(/\s/g, '')
-    .replace(/^(-?\d+),(\d+(?:e.*)?)$/i, '$1.$2');
-  const hex = /^(?:0x|16#)([0-9a-f_]+)$/i.exec(clean);
-  if (hex) return { value: BigInt(`0x${hex[1]!.replace(/_/g, '')}`), digits: 20, real: false };
-  if (!/^-?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(clean)) return null;
-  const real = /[.e]/i.test(clean);
-  const digits = clean.replace(/e.*$/i, '').replace(/\D/g, '').replace(/^0+/, '').length;
-  return { value: real ? Number(clean) : BigInt(clean), digits: Math.max(digits, 1), real };
-}
-
 /** Whether a number, shown with so many digits, is what was seen. */
 export function isSeen(
   value: number | bigint,

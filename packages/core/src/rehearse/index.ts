@@ -5,7 +5,12 @@ export { lanesToWalk, type Mark, walkAll, type Walked, walking } from './walk-al
 export { type LaneWalk, type PathWalk, type Try, type ValueWalk } from './walk-lane.js';
 export { answerPdu } from './modbus/answer.js';
 export { type Tables, tablesOf } from './modbus/tables.js';
-export { type Link, Plant } from './plant.js';
+export type { Carrier, Link } from './link.js';
+export { type ModbusRequest, requestsOf } from './modbus/requests.js';
+export { Plant } from './plant.js';
+export { answering } from './reach/answering.js';
+export { answersOf } from './reach/answers-of.js';
+export { type OfferedTag, offeredTags } from './offered.js';
 export { shownValues } from './shown-values.js';
 export type { Stimulus } from './stimulus.js';
 export { type Series, type Trace, type TraceAsked, traceOf, watchable, type Watched } from './trace.js';

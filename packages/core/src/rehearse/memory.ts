@@ -20,4 +20,15 @@ export class PlantMemory {
       this.areas.set(area, (bits = new Uint8Array(Math.min(memoryOf(this.reader, area)?.bits ?? 0, MOST_BITS))));
     return bits;
   }
+
+  /** Areas that somebody has looked at. */
+  get known(): readonly string[] {
+    return [...this.areas.keys()];
+  }
+
+  /** Takes over what stood there; an area may have become longer or shorter. */
+  take(area: string, bits: Bits): void {
+    const own = this.of(area);
+    own.set(bits.subarray(0, own.length));
+  }
 }

@@ -3,18 +3,23 @@ import { elementary } from '../data/types.js';
 import { readable } from '../model/as-typed.js';
 import type { Exchange } from '../model/exchange.js';
 import { childrenOf, inOrder } from '../model/order.js';
+import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
-import type { Trigger } from '../model/words.js';
 import { lengthBits } from '../place/length.js';
 import { memoryOf } from '../place/memory.js';
+import { tagOf } from '../place/open-of.js';
 import { realPlace } from '../place/tag-place.js';
 import { blockAt, payloadOf } from './block.js';
 import { changedBits } from './changed.js';
+import { putText } from './characters.js';
+import { sameWay, type Carrier, type Link } from './link.js';
 import { converting, copying } from './movers.js';
 import { PlantMemory, type Bits } from './memory.js';
 import { pathsOf, type Path } from './path.js';
 import { EventQueue } from './queue.js';
 import { stimulated, type Stimulus } from './stimulus.js';
+import { typedStimulus } from './typed-stimulus.js';
+import { unsettable } from './unsettable.js';
 import { pairsOf, type OwnValue } from './values.js';
 
 /** µs in a millisecond */
@@ -22,33 +27,6 @@ const MS = 1000;
 /** Where an exchange has no cadence: it is asked for once a second. */
 const ON_REQUEST_MS = 1000;
 const SCAN_MS = 10;
-
-/** One way on which data goes, as it goes while the plant runs. */
-export interface Link {
-  id: string;
-  exchange: Exchange;
-  lane: string;
-  path: Path;
-  /** µs */
-  every: number;
-  /** µs from the last arrival on until its loss is noticed */
-  timeout: number;
-  /** when something last arrived; null: never yet */
-  arrived: number | null;
-  /** since when nothing arrives any more; null: it is up */
-  lost: number | null;
-  /** the hop that stops it now, in its own words; null: none does */
-  stopped: string | null;
-  asked: number;
-  answered: number;
-  /** when it goes; null: in the cadence of the exchange */
-  trigger: Trigger | null;
-  /** µs from a request to its answer */
-  delay: number;
-  /** whether what is sent is other than when it was asked last */
-  changed: () => boolean;
-  move: () => void;
-}
 
 type Event =
   | { what: 'link'; link: Link }
@@ -79,11 +57,20 @@ export class Plant {
   transfers = 0;
   private readonly queue = new EventQueue<Event>();
   private readonly cutNetworks = new Set<string>();
-  private readonly stopped = new Set<string>();
+  private readonly stopped = new Map<string, 'stopped' | 'faulted'>();
+  /** played by another program: whether that answers in its place */
+  private readonly outside = new Map<string, boolean>();
   private readonly waiting = new Set<string>();
   private readonly stimuli = new Map<string, Running>();
 
-  constructor(readonly project: Project) {
+  /** How some links are carried; null: all within the plant. */
+  carrier: Carrier | null = null;
+
+  constructor(
+    readonly project: Project,
+    begins = 0,
+  ) {
+    this.now = begins;
     this.memory = new PlantMemory(project);
     for (const exchange of inOrder(project, 'exchange')) {
       if (exchange.kind !== 'service link') this.connect(exchange);
@@ -114,13 +101,14 @@ export class Plant {
           stopped: path.stopped,
           asked: 0,
           answered: 0,
+          waits: false,
           trigger,
           delay,
           changed: this.changer(path),
           move: this.mover(path),
         };
         this.links.push(link);
-        if (trigger !== 'on demand') this.queue.add(link.every, { what: 'link', link });
+        if (trigger !== 'on demand') this.queue.add(this.now + link.every, { what: 'link', link });
       }
     }
   }
@@ -168,7 +156,7 @@ export class Plant {
       });
       if (!from || !to || from.bits.length !== to.bits.length) continue;
       const move = copying(this.memory.of(from.area), from.bits, this.memory.of(to.area), to.bits);
-      this.queue.add(every, { what: 'copy', move, station, every });
+      this.queue.add(this.now + every, { what: 'copy', move, station, every });
     }
   }
 
@@ -224,43 +212,75 @@ export class Plant {
       if (link.trigger !== 'at start' || link.answered === 0) this.queue.add(this.now + link.every, event);
     } else if (event.what === 'answer') this.transfer(event.link);
     else if (event.what === 'copy') {
-      if (!this.stopped.has(event.station)) event.move();
+      if (this.runs(event.station)) event.move();
       this.queue.add(this.now + event.every, event);
     } else {
       const running = this.stimuli.get(event.key);
       if (!running) return;
-      if (!this.stopped.has(running.station)) this.stimulate(running);
+      if (this.runs(running.station)) this.stimulate(running);
       this.queue.add(this.now + running.every, event);
     }
   }
 
   private transfer(link: Link): void {
+    if (link.waits) return;
     link.asked += 1;
     link.stopped = this.stopOf(link);
-    if (link.stopped === null) {
-      if (link.lost !== null && link.exchange.onLoss?.back === 'wait for a release') this.waiting.add(link.exchange.id);
-      link.arrived = this.now;
-      link.lost = null;
-      link.answered += 1;
-      this.transfers += 1;
-      if (!this.waiting.has(link.exchange.id)) link.move();
-    } else if (link.lost === null && this.now - (link.arrived ?? 0) >= link.timeout) {
-      link.lost = this.now;
-      this.onLoss(link);
+    if (link.stopped !== null) return this.missed(link);
+    if (link.lost !== null && link.exchange.onLoss?.back === 'wait for a release') this.waiting.add(link.exchange.id);
+    if (this.waiting.has(link.exchange.id)) return this.came(link);
+    if (!this.carrier?.carries(link)) {
+      link.move();
+      return this.came(link);
     }
+    link.waits = true;
+    void this.carrier.carry(link).then((why) => {
+      link.waits = false;
+      // Meanwhile it may have been cut, or handed to another program.
+      link.stopped = this.stopOf(link) ?? why;
+      if (link.stopped === null) this.came(link);
+      else this.missed(link);
+    });
+  }
+
+  private came(link: Link): void {
+    link.arrived = this.now;
+    link.lost = null;
+    link.answered += 1;
+    this.transfers += 1;
+  }
+
+  private missed(link: Link): void {
+    if (link.lost !== null || this.now - (link.arrived ?? 0) < link.timeout) return;
+    link.lost = this.now;
+    this.onLoss(link);
   }
 
   /** The hop that stops a link just now. */
-  private stopOf({ path }: Link): string | null {
+  private stopOf(link: Link): string | null {
+    const { path } = link;
     if (path.stopped !== null) return path.stopped;
     for (const { station, end } of [path.source, path.sink]) {
-      if (this.stopped.has(station.id)) return `${station.name} is stopped`;
+      const answers = this.outside.get(station.id);
+      if (answers !== undefined && !(answers && end.calling !== 'calls' && this.carrier?.carries(link)))
+        return `${station.name} is played by another program`;
+      const state = this.stopped.get(station.id);
+      if (state) return `${station.name} is ${state}`;
       const port = end.port ? this.project.get('port', end.port) : undefined;
-      const network = port?.network ? this.project.get('network', port.network) : undefined;
-      if (port && this.cutNetworks.has(port.id)) return `the link of ${station.name} is cut`;
-      if (network && this.cutNetworks.has(network.id)) return `${network.name} is cut`;
+      const cut = port && this.cutAt(port);
+      if (cut) return cut;
     }
     return null;
+  }
+
+  /** What is cut at a port: its own link, or its network; null: nothing. */
+  cutAt(port: Port): string | null {
+    if (this.cutNetworks.has(port.id)) {
+      const station = this.project.get('station', port.station);
+      return `the link of ${station?.name ?? port.name} is cut`;
+    }
+    const network = port.network ? this.project.get('network', port.network) : undefined;
+    return network && this.cutNetworks.has(network.id) ? `${network.name} is cut` : null;
   }
 
   private onLoss({ path: { sink, moves }, exchange }: Link): void {
@@ -286,8 +306,9 @@ export class Plant {
     return [...this.cutNetworks];
   }
 
-  stop(station: string): void {
-    this.stopped.add(station);
+  /** Stopped it neither runs nor answers; faulted its program stands, and it answers that it cannot. */
+  stop(station: string, state: 'stopped' | 'faulted' = 'stopped'): void {
+    this.stopped.set(station, state);
   }
 
   start(station: string): void {
@@ -295,7 +316,26 @@ export class Plant {
   }
 
   isStopped(station: string): boolean {
-    return this.stopped.has(station);
+    return this.stopped.get(station) === 'stopped';
+  }
+
+  /** Stations whose program stands. */
+  get standing(): ReadonlyMap<string, 'stopped' | 'faulted'> {
+    return this.stopped;
+  }
+
+  /** Another program plays this station: it neither runs nor answers here; `answers`: the other can be asked in its place. */
+  hand(station: string, answers: boolean): void {
+    this.outside.set(station, answers);
+    for (const [name, running] of this.stimuli) if (running.station === station) this.stimuli.delete(name);
+  }
+
+  takeBack(station: string): void {
+    this.outside.delete(station);
+  }
+
+  isOutside(station: string): boolean {
+    return this.outside.has(station);
   }
 
   /** Outputs of an exchange that came back wait for this. */
@@ -316,11 +356,10 @@ export class Plant {
     const { source, sink } = link.path;
     const found = pairsOf(source, sink);
     const pair = typeof found === 'string' ? undefined : found.pairs.find((p) => p.key === key);
-    const type = pair && elementary(pair.source.type.base);
-    if (!pair || !type || type.family === 'text') return 'A stimulus is for a number or a bit that somebody sends.';
-    const values = 'value' in stimulus ? [stimulus.value] : 'values' in stimulus ? stimulus.values : [];
-    const bad = values.find((value) => !fits(value, type.family, type.bits));
-    if (bad !== undefined) return `${bad} does not go into ${type.name}.`;
+    const refused = pair ? unsettable(pair.source, stimulus) : 'A stimulus is for a value that somebody sends.';
+    if (!pair || refused) return refused;
+    if (this.outside.has(source.station.id))
+      return `${source.station.name} is played by another program; it is set there.`;
     const name = `${link.id} ${key}`;
     const scan = (source.station.scan ?? SCAN_MS) * MS;
     const area = source.block.memory.area.id;
@@ -341,6 +380,16 @@ export class Plant {
     return null;
   }
 
+  /** Sets what was typed and holds it there; a sentence says why it cannot be. */
+  set(link: Link, key: string, typed: string): string | null {
+    const { source, sink } = link.path;
+    const found = pairsOf(source, sink);
+    const pair = typeof found === 'string' ? undefined : found.pairs.find((p) => p.key === key);
+    if (!pair) return 'A stimulus is for a value that somebody sends.';
+    const stimulus = typedStimulus(pair.source, key === '' ? tagOf(this.project, source.claim) : undefined, typed);
+    return 'wrong' in stimulus ? stimulus.wrong : this.drive(link, key, stimulus);
+  }
+
   /** Takes a stimulus off; what it last set stays. */
   letGo(link: Link, key: string): void {
     this.stimuli.delete(`${link.id} ${key}`);
@@ -351,11 +400,50 @@ export class Plant {
     return [...this.stimuli.values()].map(({ link, key, value }) => ({ link, key, value }));
   }
 
+  private runs(station: string): boolean {
+    return !this.stopped.has(station) && !this.outside.has(station);
+  }
+
+  /**
+   * Goes on from a plant that ran, of the project before an edit: its time, its memories, what is cut, stopped and driven. Of a link on which
+   * data goes as before nothing changes; the others begin anew. What cannot go on is told, a sentence each.
+   */
+  goOnFrom(before: Plant): string[] {
+    const told: string[] = [];
+    for (const area of before.memory.known)
+      if (memoryOf(this.project, area)) this.memory.take(area, before.memory.of(area));
+    for (const id of before.cuts) if (this.cut(id) !== null) told.push('What was cut is not there any more.');
+    for (const [id, state] of before.stopped) if (this.project.get('station', id)) this.stop(id, state);
+    for (const [id, answers] of before.outside) if (this.project.get('station', id)) this.hand(id, answers);
+    for (const exchange of before.waiting) if (this.project.get('exchange', exchange)) this.waiting.add(exchange);
+    const own = new Map(this.links.map((link) => [link.id, link]));
+    for (const old of before.links) {
+      const link = own.get(old.id);
+      if (!link || !sameWay(old, link)) continue;
+      const { arrived, lost, stopped, asked, answered } = old;
+      Object.assign(link, { arrived, lost, stopped, asked, answered });
+    }
+    for (const {
+      link: { id },
+      key,
+      value,
+      stimulus,
+    } of before.stimuli.values()) {
+      const link = own.get(id);
+      const refused = link ? this.drive(link, key, stimulus) : 'no data goes there any more';
+      if (refused) told.push(`The hand on ${value.name || 'a value'} was taken off: ${refused}`);
+    }
+    this.transfers = before.transfers;
+    return told;
+  }
+
   private stimulate({ value, area, stimulus, since }: Running): void {
+    const memory = this.memory.of(area);
+    if (stimulus.kind === 'text') return putText(memory, value, stimulus.text);
     const type = elementary(value.type.base)!;
     const number = stimulated(stimulus, this.now - since, type.bits);
-    const memory = this.memory.of(area);
-    const whole = type.family === 'real' ? number : BigInt(Math.trunc(number));
+    const whole =
+      type.family === 'real' ? Number(number) : typeof number === 'bigint' ? number : BigInt(Math.trunc(number));
     valueToBits(value.type.base, whole).forEach((bit, i) => (memory[value.bits[i]!] = bit));
   }
 
@@ -368,12 +456,4 @@ export class Plant {
       Uint8Array.from({ length: bits }, (_, i) => memory[value.bits[i]!] ?? 0),
     );
   }
-}
-
-function fits(value: number, family: string, bits: number): boolean {
-  if (family === 'real') return Number.isFinite(value);
-  if (!Number.isInteger(value)) return false;
-  const signed = family === 'signed' || family === 'duration';
-  const top = 2 ** (signed ? bits - 1 : bits);
-  return value < top && value >= (signed ? -top : 0);
 }

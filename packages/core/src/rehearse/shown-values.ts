@@ -1,9 +1,14 @@
 import { elementary } from '../data/types.js';
+import { tagOf } from '../place/open-of.js';
+import { textIn } from './characters.js';
+import type { Link } from './link.js';
+import type { Party } from './party.js';
+import type { Plant } from './plant.js';
+import { scaled } from './scaled.js';
 import { shownValue } from './shown-value.js';
-import type { Link, Plant } from './plant.js';
 import { pairsOf, type OwnValue } from './values.js';
 
-/** A value at both ends, each as its end writes it. */
+/** A value at both ends, each as its end writes it, and scaled as its tag says: `13824 = 50.0 %`. */
 export interface ShownValue {
   key: string;
   /** what its source and its sink call it */
@@ -24,27 +29,22 @@ export function shownValues(plant: Plant, { path }: Link): ShownValue[] {
     key,
     source: source.name,
     sink: sink.name,
-    sent: text(plant, path.source.block.memory.area.id, source),
-    has: text(plant, path.sink.block.memory.area.id, sink),
+    sent: shown(plant, path.source, source),
+    has: shown(plant, path.sink, sink),
   }));
 }
 
-function text(plant: Plant, area: string, value: OwnValue): string {
+function shown(plant: Plant, { block, claim }: Party, value: OwnValue): string {
   const type = elementary(value.type.base)!;
-  const memory = plant.memory.of(area);
-  if (type.family === 'text') {
-    const width = value.text.endsWith('16') ? 16 : 8;
-    const codes = Array.from({ length: Math.floor(value.bits.length / width) }, (_, n) =>
-      Array.from({ length: width }, (__, i) => memory[value.bits[n * width + i]!]! << i).reduce((a, b) => a | b, 0),
-    );
-    const header = value.text.startsWith('none') ? 0 : value.text.startsWith('capacity') ? 2 : 1;
-    const characters = codes.slice(header).filter((code) => code > 0);
-    return `'${String.fromCharCode(...characters)}'`;
-  }
+  const area = block.memory.area.id;
+  if (type.family === 'text') return `'${textIn(plant.memory.of(area), value)}'`;
+  const tag = value.key === '' ? tagOf(plant.project, claim) : undefined;
   const count = Math.min(value.type.count, MOST);
-  const shown = Array.from({ length: count }, (_, n) => {
+  const all = Array.from({ length: count }, (_, n) => {
     const bits = value.bits.slice(n * type.bits, (n + 1) * type.bits);
-    return shownValue(value.type.base, plant.valueOf(area, { ...value, bits }));
+    const now = plant.valueOf(area, { ...value, bits });
+    const inUnit = tag && scaled(tag, now);
+    return shownValue(value.type.base, now) + (inUnit ? ` = ${inUnit}` : '');
   });
-  return value.type.count > MOST ? `${shown.join(', ')} …` : shown.join(', ');
+  return value.type.count > MOST ? `${all.join(', ')} …` : all.join(', ');
 }

@@ -1,6 +1,7 @@
 /** What stands in for a program at a source, which is not ours to know. Times in µs. */
 export type Stimulus =
-  | { kind: 'constant'; value: number }
+  | { kind: 'constant'; value: number | bigint }
+  | { kind: 'text'; text: string }
   | { kind: 'step'; before: number; after: number; at: number }
   | { kind: 'ramp'; from: number; to: number; every: number }
   | { kind: 'counter'; every: number; step?: number }
@@ -9,7 +10,11 @@ export type Stimulus =
   | { kind: 'list'; values: readonly number[]; every: number };
 
 /** The value of a stimulus so long after it began; `bits` of the value, for those that go round. */
-export function stimulated(stimulus: Stimulus, since: number, bits: number): number {
+export function stimulated(
+  stimulus: Exclude<Stimulus, { kind: 'text' }>,
+  since: number,
+  bits: number,
+): number | bigint {
   switch (stimulus.kind) {
     case 'constant':
       return stimulus.value;

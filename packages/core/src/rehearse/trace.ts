@@ -1,6 +1,7 @@
 import { elementary } from '../data/types.js';
 import type { Project } from '../model/project.js';
-import { Plant, type Link } from './plant.js';
+import type { Link } from './link.js';
+import { Plant } from './plant.js';
 import type { Stimulus } from './stimulus.js';
 import { pairsOf, type OwnValue } from './values.js';
 

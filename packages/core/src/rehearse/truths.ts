@@ -1,5 +1,5 @@
 import type { SinksOnLoss, SourceOnLoss } from '../model/words.js';
-import type { Link } from './plant.js';
+import type { Link } from './link.js';
 
 /** µs in a millisecond */
 const MS = 1000;

@@ -17,7 +17,7 @@ export interface OwnValue {
   listed?: TypeRef | null;
 }
 
-const textOf = (type: TypeRef, { frame: { layout } }: Block): string =>
+export const textHeader = (type: TypeRef, { frame: { layout } }: Block): string =>
   elementary(type.base)?.family === 'text' ? `${layout.stringHeader}, ${characterBits(type, layout)}` : '';
 
 /** What one end knows of a lane, by key; a claim without values is one under the empty key. A text says what is missing. */
@@ -26,13 +26,15 @@ export function ownValues({ claim, block, station, listed }: Party): OwnValue[] 
   if (items.length === 0) {
     const type = readable(claim.type);
     if (!type || !elementary(type.base)) return `${station.name} does not say of which type it is`;
-    return [{ key: '', name: claim.name, type, bits: valueAt(block, type, null), text: textOf(type, block), listed }];
+    return [
+      { key: '', name: claim.name, type, bits: valueAt(block, type, null), text: textHeader(type, block), listed },
+    ];
   }
   const values: OwnValue[] = [];
   for (const [key, item] of items) {
     const [type, offset] = [readable(item.type), readable(item.offset)];
     if (!type || !offset || !elementary(type.base)) return `${station.name} does not say where or what ${item.name} is`;
-    values.push({ key, name: item.name, type, bits: valueAt(block, type, offset), text: textOf(type, block) });
+    values.push({ key, name: item.name, type, bits: valueAt(block, type, offset), text: textHeader(type, block) });
   }
   return values;
 }

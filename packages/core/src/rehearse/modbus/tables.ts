@@ -51,6 +51,43 @@ export function tablesOf(reader: Reader, station: string, plant: PlantMemory): T
   };
 }
 
+/** Of bits of an area: in which table of the station they lie, and each as entry × width + place in it; −1: none was asked for. */
+export interface Places {
+  table: ReferenceTable;
+  /** bits of an entry */
+  width: 1 | 16;
+  units: Int32Array;
+}
+
+/** Null: no table has all of them. */
+export function placesIn(reader: Reader, station: string, area: string, bits: Int32Array): Places | null {
+  for (const memory of memoriesOf(reader, station)) {
+    if (memory.area.id !== area) continue;
+    const parts = [...partsOf(memory)].sort((a, b) => widthOf(b[0]) - widthOf(a[0]));
+    // Bit by bit where there are coils, and whole registers where those are asked for.
+    if (bits.length % 16 !== 0) parts.reverse();
+    for (const [table, part] of parts) {
+      const width = widthOf(table);
+      const units = bits.map((bit) => (bit < 0 ? -1 : placeOf(part, width, bit)));
+      if (!units.some((at, i) => at < 0 && bits[i]! >= 0)) return { table, width, units };
+    }
+  }
+  return null;
+}
+
+const widthOf = (table: ReferenceTable): 1 | 16 => (BITS.includes(table) ? 1 : 16);
+
+/** A unit lies within the same four registers, in whichever order its station keeps them. */
+function placeOf(part: Part, width: number, bit: number): number {
+  const perUnit = 64 / width;
+  const from = Math.floor(bit / 64) * perUnit;
+  for (let unit = from; unit < Math.min(from + perUnit, part.units); unit++) {
+    const place = part.bitsOf(unit).indexOf(bit);
+    if (place >= 0) return unit * width + place;
+  }
+  return -1;
+}
+
 function* partsOf(memory: Memory): Generator<[ReferenceTable, Part]> {
   const { kind } = memory.area;
   for (const [, view] of memory.views) {

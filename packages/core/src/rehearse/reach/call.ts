@@ -8,8 +8,8 @@ import { protocolAt } from '../../protocol/catalogue.js';
 import type { Protocol } from '../../protocol/protocol.js';
 import { inSlot } from '../../rack/program-slot.js';
 import { listeningOn } from '../../wiring/listening.js';
-import { looksAtUnit } from '../../wiring/looks-at-unit.js';
 import { numberOf } from '../../wiring/numbers-on.js';
+import { answering } from './answering.js';
 import { byDeviceName } from './by-device-name.js';
 import { byIp, onOneComputer } from './by-ip.js';
 import { byNumber } from './by-number.js';
@@ -43,8 +43,10 @@ export function callOf(reader: Reader, exchange: Exchange, caller: End, other: E
   if (!found.ok) return stop(`${station.name} calls ${calledBy(told, protocol)}: ${found.why}`);
   const fault = lineFault(reader, port, found.port) ?? answersFault(reader, found.port, protocol, told);
   if (fault) return stop(fault);
-  const answering = behind(reader, found.port, protocol, told) ?? reader.get('station', found.port.station);
-  return answering ? taken(reader, exchange, caller, answering, told) : stop('nobody answers');
+  const looks = protocol.told.calls.some(({ field }) => field === 'unit');
+  const there = looks ? answering(reader, found.port, Number(told.unit.trim() || '255')) : 'itself';
+  const who = there === 'itself' ? reader.get('station', found.port.station) : typeof there === 'string' ? null : there;
+  return who ? taken(reader, exchange, caller, who, told) : stop('nobody answers');
 }
 
 function find(reader: Reader, port: Port, protocol: Protocol, told: Told, other: End) {
@@ -88,25 +90,6 @@ function answersFault(reader: Reader, port: Port, protocol: Protocol, told: Told
   const listens = listeningOn(reader, port).filter((server) => server.protocol === protocol.id);
   if (listens.some(({ tcpPort }) => String(tcpPort) === asked)) return null;
   return `${name} refuses the connection: it does not listen on TCP port ${asked}`;
-}
-
-/** Behind a port that looks at units, whoever has the unit on a line of the same station; null: the station itself. */
-function behind(reader: Reader, port: Port, protocol: Protocol, told: Told): Station | null | undefined {
-  const ethernet = !port.network || reader.get('network', port.network)?.kind === 'ethernet';
-  if (!ethernet || !protocol.told.calls.some(({ field }) => field === 'unit') || !looksAtUnit(reader, port))
-    return null;
-  const unit = Number(told.unit.trim() || '255');
-  if (unit === 255 || unit === 0 || port.unit === unit) return null;
-  const station = reader.get('station', port.station);
-  const profile = station?.profile ? reader.get('profile', station.profile) : undefined;
-  const passes = Object.values(profile?.forwards ?? {}).some(({ what }) => /^requests/.test(what));
-  if (!passes) return port.unit === null ? null : undefined;
-  for (const line of childrenOf(reader, 'port', port.station)) {
-    if (!line.network || reader.get('network', line.network)?.kind !== 'serial line') continue;
-    const there = byNumber(reader, line, 'unit', String(unit));
-    if (there.ok) return reader.get('station', there.port.station);
-  }
-  return undefined;
 }
 
 /** The end with which the station that was reached takes the call: what the references and the slot say has to be there. */
