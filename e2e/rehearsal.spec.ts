@@ -135,6 +135,12 @@ test('another program reads the pressures of the skid and sets a permissive ther
   await other.keyboard.type('11.74');
   await other.keyboard.press('Enter');
   await expect(cell(other, 'now:pressures 0:pressures-b', 4)).toHaveText('11.74');
+  // Alt+S on the row of a lane: what it sends now is written over.
+  await cell(other, 'lane:pressures', 1).click();
+  await other.keyboard.press('Alt+s');
+  await other.keyboard.type('16#2');
+  await other.keyboard.press('Enter');
+  await expect(cell(other, 'now:pressures 0:pressures-a', 4)).toHaveText('2.0');
   await other.keyboard.press('Alt+l');
   await expect(cell(other, 'now:pressures 0:pressures-b', 7)).toContainText('held');
   await other.keyboard.press('Alt+l');
@@ -143,12 +149,33 @@ test('another program reads the pressures of the skid and sets a permissive ther
   await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
   await page.keyboard.type('much');
   await page.keyboard.press('Enter');
-  await expect(
-    page.getByText('“much” cannot be set; a number is set: 12.5, −3, 0x1234; of a bit 1 or 0.'),
-  ).toBeVisible();
+  await expect(page.getByText('“much” cannot be set; a number is set: 12.5, −3, 16#1234, 2#1010.')).toBeVisible();
   await page.goto(`${app.url}/p/${project}/rehearsal`);
   await page.getByRole('button', { name: 'Take the hand off SuctP at SkidCtl' }).click();
   await expect(page.getByText('SuctP at SkidCtl is set by hand')).toBeHidden();
+  // Time stands, and goes on step by step.
+  const time = page.getByRole('group', { name: 'Time of the plant' });
+  await time.getByRole('button', { name: 'stands' }).click();
+  const at = async () => Number(/at ([\d.]+) s/.exec((await time.textContent())!)![1]);
+  await expect(time).toContainText('on by');
+  const before = await at();
+  await time.getByRole('button', { name: '100 ms', exact: true }).click();
+  await expect.poll(at).toBeCloseTo(before + 0.1, 3);
+  await time.getByRole('button', { name: 'as outside' }).click();
+  // Another program takes a part; only one of this computer is ever called.
+  const parts = page.getByRole('grid', { name: 'What can be cut and stopped' });
+  const hand = async (address: string) => {
+    await parts.getByRole('gridcell', { name: 'Hand SkidCtl to another program' }).click();
+    await page.getByLabel('It answers at').fill(address);
+    await page.keyboard.press('Enter');
+  };
+  await hand('10.48.10.12:502');
+  await expect(page.getByText('10.48.10.12 is not this computer')).toBeVisible();
+  await hand('127.0.0.1:1502');
+  await expect(page.getByText('SkidCtl is played by another program at 127.0.0.1:1502')).toBeVisible();
+  await expect(who.getByRole('row', { name: /SkidCtl/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Take SkidCtl back' }).click();
+  await expect(who.getByRole('row', { name: /SkidCtl/ })).toBeVisible();
   await page.getByRole('button', { name: 'End it' }).click();
   await expect(page.getByRole('button', { name: 'Let it run' })).toBeVisible();
 });

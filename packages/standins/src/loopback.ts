@@ -14,3 +14,17 @@ export function loopbackAddress(typed: string): Address | string {
   if (!own) return `${host} is not this computer; a rehearsal calls nobody but 127.0.0.1 to 127.255.255.255.`;
   return { host, port };
 }
+
+/** Ports that are tried after one that somebody else has. */
+const MOST_TRIED = 500;
+
+/** Binds to a port, or to the next that is free, so that whoever begins again finds the same; from 0 on to any. */
+export async function freeFrom<T>(port: number, bind: (port: number) => Promise<T>): Promise<T> {
+  for (let at = port; ; at++) {
+    try {
+      return await bind(at);
+    } catch (error) {
+      if (port === 0 || at - port >= MOST_TRIED || (error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+    }
+  }
+}

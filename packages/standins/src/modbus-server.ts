@@ -1,6 +1,6 @@
 import { answerPdu, type Tables } from '@dialoga/core/rehearse';
 import { createServer, type Server, type Socket } from 'node:net';
-import { LOOPBACK } from './loopback.js';
+import { freeFrom, LOOPBACK } from './loopback.js';
 import { mbapFrame, MbapReader } from './mbap.js';
 import { rtuFrame, RtuReader } from './rtu.js';
 
@@ -25,7 +25,7 @@ export interface Listening {
   close: () => Promise<void>;
 }
 
-/** Listens for Modbus TCP on loopback: on this port, or on a free one where it is taken. */
+/** Listens for Modbus TCP on loopback: on this port, or the next free one. */
 export const listenTcp = (answering: Answering, port = 0): Promise<Listening> =>
   listen(port, () => {
     const reader = new MbapReader();
@@ -73,11 +73,7 @@ async function listen(port: number, talk: Talk): Promise<Listening> {
     });
     return undefined;
   });
-  const taken = await bound(server, port).catch((error: NodeJS.ErrnoException) => {
-    if (port === 0 || error.code !== 'EADDRINUSE') throw error;
-    // Somebody else has it: a free one is told in its place.
-    return bound(server, 0);
-  });
+  const taken = await freeFrom(port, (at) => bound(server, at));
   return {
     port: taken,
     connections: () => sockets.size,

@@ -148,7 +148,8 @@ export class StandIns {
     }
     for (const [key, begin] of wanted) {
       const known = this.stands.get(key);
-      const stand = known ?? { ...(await begin(this.next++)), standings: [] };
+      const stand = known ?? { ...(await begin(this.next)), standings: [] };
+      if (!known) this.next = stand.listening.port + 1;
       known?.tags?.offerAnew();
       stand.standings = told.get(key)!(stand.listening.port);
       this.stands.set(key, stand);

@@ -1,16 +1,15 @@
+import './quiet.js';
 import { offeredTags, type OfferedTag, type Plant } from '@dialoga/core/rehearse';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Namespace, UAObject } from 'node-opcua-address-space';
 import { OPCUACertificateManager } from 'node-opcua-certificate-manager';
-import { setWarningLogger } from 'node-opcua-debug';
 import { MessageSecurityMode, SecurityPolicy } from 'node-opcua-secure-channel';
 import { OPCUAServer } from 'node-opcua-server';
 import { StatusCodes } from 'node-opcua-status-code';
 import { DataType, Variant, VariantArrayType } from 'node-opcua-variant';
-import { LOOPBACK } from './loopback.js';
+import { freeFrom, LOOPBACK } from './loopback.js';
 
 /** A station that offers its tags by name over OPC UA. */
 export interface TagServer {
@@ -51,11 +50,11 @@ const TYPES: Readonly<Record<string, DataType>> = {
   WSTRING: DataType.String,
 };
 
-// It warns of a cipher that a server without one does not use.
-setWarningLogger(() => undefined);
+/** Serves the tags of a station on loopback, on this port or the next free one; each as `ns=1;s=NAME`. */
+export const serveTags = (name: string, port: number, plant: () => Plant, station: string): Promise<TagServer> =>
+  freeFrom(port, (at) => serveAt(name, at, plant, station));
 
-/** Serves the tags of a station on loopback, on this port or on a free one where it is taken; each as `ns=1;s=NAME`. */
-export async function serveTags(name: string, port: number, plant: () => Plant, station: string): Promise<TagServer> {
+async function serveAt(name: string, port: number, plant: () => Plant, station: string): Promise<TagServer> {
   const folder = await mkdtemp(join(tmpdir(), 'dialoga-tags-'));
   const certificates = (own: string) =>
     new OPCUACertificateManager({ rootFolder: own, automaticallyAcceptUnknownCertificate: true });
@@ -89,9 +88,7 @@ export async function serveTags(name: string, port: number, plant: () => Plant, 
     await server.start();
   } catch (error) {
     await close();
-    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    // Somebody else has it: a free one is told in its place.
-    return serveTags(name, await freePort(), plant, station);
+    throw error;
   }
   return { port, offerAnew, close };
 }
@@ -145,13 +142,3 @@ function fromVariant({ dataType, arrayType, value }: Variant): (number | bigint)
   };
   return arrayType === VariantArrayType.Scalar ? [one(value)] : Array.from(value as Iterable<unknown>, one);
 }
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer()
-      .once('error', reject)
-      .listen(0, LOOPBACK, () => {
-        const { port } = probe.address() as { port: number };
-        probe.close(() => resolve(port));
-      });
-  });

@@ -3,6 +3,7 @@ import type { Problem } from '@dialoga/core/model';
 import { DataSource, In, type Repository } from 'typeorm';
 import { jobTable, NOW, type JobRow } from '../database/tables.js';
 import type { ErrorBody } from '../edge/problems.js';
+import { Silence } from '../base/silence.js';
 import { newId } from '../base/new-id.js';
 import type { JobView } from './job.dto.js';
 
@@ -23,7 +24,7 @@ export type JobWork = (job: string) => Promise<{ project: string | null }>;
 export class JobsService implements OnModuleDestroy {
   private readonly own = new Set<string>();
   private readonly running = new Set<Promise<void>>();
-  private readonly seen = new Map<string, { beat: number; since: number }>();
+  private readonly silence = new Silence(SILENT_MS);
   private beating: NodeJS.Timeout | null = null;
 
   private readonly jobs: Repository<JobRow>;
@@ -66,14 +67,9 @@ export class JobsService implements OnModuleDestroy {
   }
 
   private isSilent({ id, state, beat }: JobRow): boolean {
-    if (state !== 'running') {
-      this.seen.delete(id);
-      return false;
-    }
-    const [now, is] = [performance.now(), beat.getTime()];
-    const known = this.seen.get(id);
-    if (known?.beat !== is) this.seen.set(id, { beat: is, since: now });
-    return known?.beat === is && now - known.since > SILENT_MS;
+    if (state === 'running') return this.silence.isSilent(id, beat);
+    this.silence.forget(id);
+    return false;
   }
 
   private async beat(): Promise<void> {

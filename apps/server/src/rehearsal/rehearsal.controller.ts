@@ -22,8 +22,8 @@ export class RehearsalController {
 
   @Get()
   @Answers('Who stands where, and how everything runs', { gives: RehearsalState, refuses: [404] })
-  async view(@Param('project', ExactId) id: string): Promise<RehearsalState> {
-    return { running: await this.rehearsals.view(id) };
+  view(@Param('project', ExactId) id: string): Promise<RehearsalState> {
+    return this.rehearsals.view(id);
   }
 
   @Get('exchanges/:exchange')
@@ -34,10 +34,13 @@ export class RehearsalController {
 
   @Post('do')
   @HttpCode(200)
-  @Answers('Cuts, joins, stops, starts, releases, sets a value, or takes it off', {
-    gives: RehearsalView,
-    refuses: [400, 404],
-  })
+  @Answers(
+    'Cuts, joins, stops, starts, releases, sets a value or takes it off, hands a station to another program, slows time',
+    {
+      gives: RehearsalView,
+      refuses: [400, 404],
+    },
+  )
   do(@Param('project', ExactId) id: string, @Body() asked: DoDto): Promise<RehearsalView> {
     return this.rehearsals.do(id, asked);
   }

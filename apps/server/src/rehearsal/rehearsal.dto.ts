@@ -11,7 +11,20 @@ export class StartDto {
   author?: string;
 }
 
-const DOES = ['cut', 'join', 'stop', 'start', 'release', 'set', 'let go'] as const;
+const DOES = [
+  'cut',
+  'join',
+  'stop',
+  'fault',
+  'start',
+  'release',
+  'set',
+  'let go',
+  'hand over',
+  'take back',
+  'pace',
+  'step',
+] as const;
 
 /** One thing that is done to a running rehearsal. */
 export class DoDto {
@@ -19,7 +32,9 @@ export class DoDto {
   @IsIn(DOES, { message: `must be one of ${DOES.join(', ')}` })
   what!: (typeof DOES)[number];
 
-  @ApiProperty({ description: 'the network or port to cut or join, the station, the exchange, or the link' })
+  @ApiProperty({
+    description: 'the network or port to cut or join, the station, the exchange, or the link; empty for time',
+  })
   @IsString()
   @AtMost(200)
   id!: string;
@@ -30,7 +45,16 @@ export class DoDto {
   @AtMost(200)
   key?: string;
 
-  @ApiProperty({ required: false, description: 'what it is set to, and held at' })
+  @ApiProperty({
+    required: false,
+    description: 'what it is set to and held at, as typed; where another program answers, `127.0.0.1:1502`, or empty',
+  })
+  @IsOptional()
+  @IsString()
+  @AtMost(70_000)
+  text?: string;
+
+  @ApiProperty({ required: false, description: 'seconds of the plant in a second, 0: it stands; or ms of a step' })
   @IsOptional()
   @IsNumber({}, { message: 'must be a number' })
   value?: number;
@@ -61,6 +85,11 @@ export class DrivenView {
   @ApiProperty({ description: 'the value and its station' }) name!: string;
 }
 
+export class OutsideView {
+  @ApiProperty() station!: string;
+  @ApiProperty({ description: 'where it answers, as typed; empty: it only calls' }) at!: string;
+}
+
 export class RehearsalView {
   @ApiProperty({ description: 'the revision that runs' }) revision!: number;
   @ApiProperty() by!: string;
@@ -70,12 +99,26 @@ export class RehearsalView {
   @ApiProperty({ type: [RunningExchange] }) exchanges!: RunningExchange[];
   @ApiProperty({ type: [String], description: 'networks and ports that are cut' }) cuts!: string[];
   @ApiProperty({ type: [String], description: 'stations that are stopped' }) stopped!: string[];
+  @ApiProperty({ type: [String], description: 'stations that are faulted' }) faulted!: string[];
+  @ApiProperty({ type: [OutsideView], description: 'stations that another program plays' }) outside!: OutsideView[];
+  @ApiProperty({ description: 'seconds of the plant in a second; 0: it stands' }) pace!: number;
+  @ApiProperty({ type: [String], description: 'what could not go on after the last edit' }) told!: string[];
   @ApiProperty({ type: [DrivenView], description: 'what stands in for programs, to be taken off' })
   driven!: DrivenView[];
 }
 
+/** A rehearsal of another process. */
+export class ElsewhereView {
+  @ApiProperty() by!: string;
+  @ApiProperty({ description: 'the process that runs it, or ran it' }) process!: string;
+  @ApiProperty({ description: 'when it was last heard of' }) heard!: Date;
+  @ApiProperty({ description: 'it ended with its process' }) isOver!: boolean;
+}
+
 /** Whether a rehearsal runs. */
 export class RehearsalState {
+  @ApiProperty({ type: ElsewhereView, nullable: true, description: 'null: no other process runs one or ran one' })
+  elsewhere!: ElsewhereView | null;
   @ApiProperty({ type: RehearsalView, nullable: true, description: 'null: none does' })
   running!: RehearsalView | null;
 }

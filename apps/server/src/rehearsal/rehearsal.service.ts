@@ -5,53 +5,71 @@ import {
   NotFoundException,
   type OnModuleDestroy,
 } from '@nestjs/common';
+import type { Subscription } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { loadProject } from '../database/stored-project.js';
+import { EventsService } from '../events/events.service.js';
 import { ProjectsService } from '../projects/projects.service.js';
-import type { DoDto, LinkView, RehearsalView } from './rehearsal.dto.js';
+import type { DoDto, LinkView, RehearsalState, RehearsalView } from './rehearsal.dto.js';
 import { Running } from './running.js';
+import { WhoRunsIt } from './who-runs-it.js';
 
 /** Plants that one process lets run at once. */
 const MOST_RUNNING = 8;
 
+interface Entry {
+  running: Running;
+  /** edits of the project, which it goes on with */
+  edits: Subscription;
+}
+
 /** The rehearsals that this process runs. They end with it, and nothing else is lost then. */
 @Injectable()
 export class RehearsalService implements OnModuleDestroy {
-  private readonly running = new Map<string, Running>();
+  private readonly entries = new Map<string, Entry>();
+  /** what begins, ends and goes on, one after the other for each project */
+  private readonly turns = new Map<string, Promise<unknown>>();
 
   constructor(
     private readonly database: DataSource,
     private readonly projects: ProjectsService,
+    private readonly events: EventsService,
+    private readonly who: WhoRunsIt,
   ) {}
 
   async onModuleDestroy(): Promise<void> {
-    await Promise.all([...this.running.values()].map((one) => one.end()));
-    this.running.clear();
+    await Promise.all([...this.entries.values()].map((one) => this.close(one)));
+    this.entries.clear();
   }
 
   /** Lets the newest revision run; one that runs already begins anew on it. */
-  async start(id: string, by: string): Promise<RehearsalView> {
-    const { revision } = await this.projects.get(id);
-    await this.end(id);
-    if (this.running.size >= MOST_RUNNING) {
-      throw new ConflictException({ message: `${MOST_RUNNING} rehearsals run already; end one of them first.` });
-    }
-    const project = await loadProject(this.database.manager, id);
-    const one = await Running.begin(project, revision, by);
-    this.running.set(id, one);
-    return one.view();
+  start(id: string, by: string): Promise<RehearsalView> {
+    return this.inTurn(id, async () => {
+      const { revision } = await this.projects.get(id);
+      await this.endNow(id);
+      if (this.entries.size >= MOST_RUNNING) {
+        throw new ConflictException({ message: `${MOST_RUNNING} rehearsals run already; end one of them first.` });
+      }
+      const project = await loadProject(this.database.manager, id);
+      const running = await Running.begin(project, revision, by);
+      const edits = this.events.news(id).subscribe((news) => void this.goOn(id, news.revision));
+      this.entries.set(id, { running, edits });
+      await this.who.began(id, by);
+      return running.view();
+    });
   }
 
-  async end(id: string): Promise<void> {
-    const one = this.running.get(id);
-    this.running.delete(id);
-    await one?.end();
+  end(id: string): Promise<void> {
+    return this.inTurn(id, async () => {
+      await this.endNow(id);
+      await this.who.ended(id);
+    });
   }
 
-  /** Null: none runs. */
-  async view(id: string): Promise<RehearsalView | null> {
+  async view(id: string): Promise<RehearsalState> {
     await this.isThere(id);
-    return this.running.get(id)?.view() ?? null;
+    const running = this.entries.get(id)?.running.view() ?? null;
+    return { running, elsewhere: running ? null : await this.who.elsewhere(id) };
   }
 
   async links(id: string, exchange: string): Promise<LinkView[]> {
@@ -65,11 +83,39 @@ export class RehearsalService implements OnModuleDestroy {
     return one.view();
   }
 
+  /** After an edit the plant goes on with the project as it is now: only what the edit touches begins anew. */
+  private goOn(id: string, revision: number): Promise<void> {
+    return this.inTurn(id, async () => {
+      const running = this.entries.get(id)?.running;
+      if (!running || running.revision >= revision) return;
+      await running.goOn(await loadProject(this.database.manager, id), revision);
+    }).catch(() => undefined);
+  }
+
+  private inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
+    const turn = (this.turns.get(id) ?? Promise.resolve()).then(work, work);
+    this.turns.set(id, turn);
+    const done = () => this.turns.get(id) === turn && this.turns.delete(id);
+    turn.then(done, done);
+    return turn;
+  }
+
+  private async endNow(id: string): Promise<void> {
+    const one = this.entries.get(id);
+    this.entries.delete(id);
+    if (one) await this.close(one);
+  }
+
+  private async close({ running, edits }: Entry): Promise<void> {
+    edits.unsubscribe();
+    await running.end();
+  }
+
   private async of(id: string): Promise<Running> {
     await this.isThere(id);
-    const one = this.running.get(id);
+    const one = this.entries.get(id);
     if (!one) throw new NotFoundException({ message: 'No rehearsal runs.' });
-    return one;
+    return one.running;
   }
 
   /** The project may have been deleted under its rehearsal, which then ends. */

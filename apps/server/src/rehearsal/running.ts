@@ -1,22 +1,31 @@
 import { childrenOf, type Project } from '@dialoga/core/model';
 import { Plant, shownValues, truthsOf, type Link } from '@dialoga/core/rehearse';
-import { standInsOf, type StandIns } from '@dialoga/standins';
+import { StandIns } from '@dialoga/standins';
 import type { DoDto, LinkView, RehearsalView, RunningExchange } from './rehearsal.dto.js';
 
 /** ms between two steps of a plant that runs in real time */
 const STEP_MS = 10;
 const MS = 1000;
+/** times as fast as outside */
+const MOST_PACE = 10;
+/** ms */
+const LONGEST_STEP = 60_000;
+const ABOUT_STATIONS: readonly string[] = ['stop', 'fault', 'start', 'hand over', 'take back'];
 
 /** A plant that runs in real time, with its stand-ins on loopback. */
 export class Running {
   private readonly timer: NodeJS.Timeout;
   private then = performance.now();
   private readonly since = new Date();
+  /** seconds of the plant in a second */
+  private pace = 1;
+  /** what could not go on after the last edit */
+  private told: string[] = [];
 
   private constructor(
-    private readonly plant: Plant,
+    private plant: Plant,
     private readonly standIns: StandIns,
-    readonly revision: number,
+    public revision: number,
     private readonly by: string,
   ) {
     this.timer = setInterval(() => this.step(), STEP_MS);
@@ -25,7 +34,7 @@ export class Running {
 
   static async begin(project: Project, revision: number, by: string): Promise<Running> {
     const plant = new Plant(project);
-    return new Running(plant, await standInsOf(plant), revision, by);
+    return new Running(plant, await StandIns.of(plant), revision, by);
   }
 
   async end(): Promise<void> {
@@ -35,38 +44,66 @@ export class Running {
 
   private step(): void {
     const now = performance.now();
-    this.plant.advance(Math.round((now - this.then) * MS));
+    this.plant.advance(Math.round((now - this.then) * MS * this.pace));
     this.then = now;
   }
 
+  /** Goes on with the project as it is after an edit. */
+  async goOn(project: Project, revision: number): Promise<void> {
+    this.step();
+    const next = new Plant(project, this.plant.now);
+    this.told = next.goOnFrom(this.plant);
+    this.plant = next;
+    this.revision = revision;
+    await this.standIns.goOnWith(next);
+  }
+
   /** Does it, or says in a sentence why not. */
-  do({ what, id, key = '', value }: DoDto): string | null {
+  do({ what, id, key = '', text, value }: DoDto): string | null {
     const { plant } = this;
-    const { project } = plant;
     if (what === 'cut') return plant.cut(id);
     if (what === 'join') return plant.join(id);
     if (what === 'release') {
       plant.release(id);
       return null;
     }
-    if (what === 'stop' || what === 'start') {
-      if (!project.get('station', id)) return 'There is no such station.';
-      plant[what](id);
-      return null;
-    }
+    if (what === 'pace' || what === 'step') return this.inTime(what, value ?? Number.NaN);
+    if (ABOUT_STATIONS.includes(what)) return this.atStation(what, id, text ?? '');
     const link = plant.links.find((one) => one.id === id);
     if (!link) return 'No data goes there any more.';
     if (what === 'let go') {
       plant.letGo(link, key);
       return null;
     }
-    if (value === undefined) return 'It takes a value to set.';
-    return plant.drive(link, key, { kind: 'constant', value });
+    return text === undefined ? 'It takes a value to set.' : plant.set(link, key, text);
+  }
+
+  private inTime(what: 'pace' | 'step', value: number): string | null {
+    if (what === 'pace') {
+      if (!(value >= 0 && value <= MOST_PACE)) return `Time goes 0 to ${MOST_PACE} times as fast as outside.`;
+      this.step();
+      this.pace = value;
+      return null;
+    }
+    if (this.pace !== 0) return 'Time goes on by itself; let it stand to go step by step.';
+    if (!(value > 0 && value <= LONGEST_STEP)) return `A step is 0.001 to ${LONGEST_STEP} ms long.`;
+    this.plant.advance(Math.round(value * MS));
+    return null;
+  }
+
+  private atStation(what: DoDto['what'], id: string, text: string): string | null {
+    const { plant, standIns } = this;
+    if (!plant.project.get('station', id)) return 'There is no such station.';
+    if (what === 'hand over') return standIns.hand(id, text);
+    if (what === 'take back') standIns.takeBack(id);
+    else if (what === 'start') plant.start(id);
+    else plant.stop(id, what === 'fault' ? 'faulted' : 'stopped');
+    return null;
   }
 
   view(): RehearsalView {
     const { plant, standIns, revision, by, since } = this;
-    const { project } = plant;
+    const standing = (state: string) => [...plant.standing].flatMap(([id, is]) => (is === state ? [id] : []));
     return {
       revision,
       by,
@@ -81,7 +118,11 @@ export class Running {
       })),
       exchanges: this.exchanges(),
       cuts: [...plant.cuts],
-      stopped: [...project.all('station')].filter(({ id }) => plant.isStopped(id)).map(({ id }) => id),
+      stopped: standing('stopped'),
+      faulted: standing('faulted'),
+      outside: [...standIns.playedOutside],
+      pace: this.pace,
+      told: this.told,
       driven: plant.driven.map(({ link, key, value }) => {
         const name = `${value.name || 'a value'} at ${link.path.source.station.name}`;
         return { link: link.id, key, name };

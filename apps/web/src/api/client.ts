@@ -12,6 +12,8 @@ export type RevisionView = Schemas['RevisionView'];
 export type JobView = Schemas['JobView'];
 /** How a rehearsal runs. */
 export type RehearsalView = Schemas['RehearsalView'];
+/** Whether one runs, here or in another process. */
+export type RehearsalState = Schemas['RehearsalState'];
 /** One way from a source to a sink, now. */
 export type LinkView = Schemas['LinkView'];
 /** A revision of the journal: who stored which change set. */
@@ -117,8 +119,8 @@ export const api = {
   fileAddress: (id: string) => `/api${at(id)}/file`,
   open: async (id: string): Promise<ArrayBuffer> => (await request(at(id))).arrayBuffer(),
   since: (id: string, revision: number) => parsed<JournalEntry[]>(request(`${at(id)}/changes?since=${revision}`)),
-  /** how the rehearsal runs; null: none does */
-  rehearsal: async (id: string) => (await parsed<Schemas['RehearsalState']>(request(`${at(id)}/rehearsal`))).running,
+  /** how the rehearsal runs, or that another process runs it */
+  rehearsal: (id: string) => parsed<RehearsalState>(request(`${at(id)}/rehearsal`)),
   startRehearsal: (id: string) => parsed<RehearsalView>(request(`${at(id)}/rehearsal`, json('POST', signed({})))),
   endRehearsal: async (id: string): Promise<void> => {
     await request(`${at(id)}/rehearsal`, { method: 'DELETE' });

@@ -184,7 +184,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Cuts, joins, stops, starts, releases, sets a value, or takes it off */
+        /** Cuts, joins, stops, starts, releases, sets a value or takes it off, hands a station to another program, slows time */
         post: operations["RehearsalController_do"];
         delete?: never;
         options?: never;
@@ -353,6 +353,11 @@ export interface components {
             /** @description its data waits for a release */
             waits: boolean;
         };
+        OutsideView: {
+            station: string;
+            /** @description where it answers, as typed; empty: it only calls */
+            at: string;
+        };
         DrivenView: {
             link: string;
             key: string;
@@ -373,10 +378,32 @@ export interface components {
             cuts: string[];
             /** @description stations that are stopped */
             stopped: string[];
+            /** @description stations that are faulted */
+            faulted: string[];
+            /** @description stations that another program plays */
+            outside: components["schemas"]["OutsideView"][];
+            /** @description seconds of the plant in a second; 0: it stands */
+            pace: number;
+            /** @description what could not go on after the last edit */
+            told: string[];
             /** @description what stands in for programs, to be taken off */
             driven: components["schemas"]["DrivenView"][];
         };
+        ElsewhereView: {
+            by: string;
+            /** @description the process that runs it, or ran it */
+            process: string;
+            /**
+             * Format: date-time
+             * @description when it was last heard of
+             */
+            heard: string;
+            /** @description it ended with its process */
+            isOver: boolean;
+        };
         RehearsalState: {
+            /** @description null: no other process runs one or ran one */
+            elsewhere: components["schemas"]["ElsewhereView"] | null;
             /** @description null: none does */
             running: components["schemas"]["RehearsalView"] | null;
         };
@@ -410,12 +437,14 @@ export interface components {
         };
         DoDto: {
             /** @enum {string} */
-            what: "cut" | "join" | "stop" | "start" | "release" | "set" | "let go";
-            /** @description the network or port to cut or join, the station, the exchange, or the link */
+            what: "cut" | "join" | "stop" | "fault" | "start" | "release" | "set" | "let go" | "hand over" | "take back" | "pace" | "step";
+            /** @description the network or port to cut or join, the station, the exchange, or the link; empty for time */
             id: string;
             /** @description of a link: which value; empty: the whole block */
             key?: string;
-            /** @description what it is set to, and held at */
+            /** @description what it is set to and held at, as typed; where another program answers, `127.0.0.1:1502`, or empty */
+            text?: string;
+            /** @description seconds of the plant in a second, 0: it stands; or ms of a step */
             value?: number;
         };
         ChangeDto: {

@@ -6,7 +6,7 @@ import {
   AwayError,
   type LinkView,
   type ProjectSummary,
-  type RehearsalView,
+  type RehearsalState,
   type RevisionView,
 } from './client';
 
@@ -64,8 +64,8 @@ export const lists = createApi({
         }
       },
     }),
-    /** How the rehearsal of a project runs; null: none does. */
-    rehearsal: build.query<RehearsalView | null, string>({ query: (id) => () => api.rehearsal(id) }),
+    /** How the rehearsal of a project runs, or that another process runs it. */
+    rehearsal: build.query<RehearsalState, string>({ query: (id) => () => api.rehearsal(id) }),
     /** The values of an exchange at both ends, now. */
     runningLinks: build.query<LinkView[] | null, { project: string; exchange: string }>({
       query:

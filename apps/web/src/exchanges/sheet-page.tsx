@@ -15,7 +15,7 @@ import { useFolded } from './map/folded';
 import { SheetMapSection } from './map/sheet-map';
 import { withNow } from './now-rows';
 import { PageHeads } from './page-heads';
-import { COLUMN_COUNT, LEFT_START, RIGHT_START, sheetCellAt, sheetRowId } from './sheet-cell';
+import { COLUMN_COUNT, LEFT_START, RIGHT_START, sheetCellAt, sheetRowId, type SheetGridRow } from './sheet-cell';
 import { SheetDialogs, type Asked } from './sheet-dialogs';
 import { SheetHead } from './sheet-head';
 import { gridPlace, linkAt } from './sheet-places';
@@ -102,7 +102,18 @@ function Sheet({
   );
 
   const onColumn = (row: string, column: number) => setWish({ row, column, token: newId() });
-  const onKey = useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk: setAsked });
+  const onKey = useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk: setAsked, onSet });
+
+  /** The value of now in this row, or the first of its lane, is written over at its source. */
+  function onSet(id: string, lane: string): boolean {
+    const from = rows.findIndex((row) => row.id === id);
+    const own = (row: SheetGridRow) => row.sheet.of === 'now' && row.sheet.link.startsWith(`${lane} `);
+    const row = rows[from]?.sheet.of === 'now' ? rows[from] : rows.slice(from).find(own);
+    const column = row?.cells.findIndex((one) => one?.editable) ?? -1;
+    if (!row || column < 0) return false;
+    setWish({ row: row.id, column, token: newId(), edit: true });
+    return true;
+  }
 
   /** The value that a row shows as it is now. */
   const nowAt = (id: string) => {
@@ -112,7 +123,8 @@ function Sheet({
   /** What is typed over a value of now is set in the rehearsal, and no edit of the plan. */
   function setNow({ row, text }: CellEdit): boolean {
     const now = nowAt(row);
-    if (now) running.set(now.link, now.key, text);
+    // Nothing typed is nothing to set; '' is a text without characters.
+    if (now && text.trim() !== '') running.set(now.link, now.key, text);
     return now !== null;
   }
 

@@ -27,10 +27,12 @@ interface SheetOf {
   /** the cursor goes to a column of the same row, or of the first lane where that row has none on the other page */
   onColumn: (row: string, column: number) => void;
   onAsk: (asked: Asked) => void;
+  /** what a row of a lane shows of now is written over; false: it is not rehearsed, or nobody sends there */
+  onSet: (row: string, lane: string) => boolean;
 }
 
 /** The keys of the two-ended sheet; each says whether it was one of them. */
-export function useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk }: SheetOf) {
+export function useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk, onSet }: SheetOf) {
   const dispatch = useAppDispatch();
   return (event: KeyboardEvent, at: CellAt): boolean => {
     const row = rows.find(({ id }) => id === at.row)?.sheet;
@@ -40,6 +42,7 @@ export function useSheetKeys({ project, rows, pages, toggle, onColumn, onAsk }: 
       onColumn(at.row, across);
       return true;
     }
+    if (event.altKey && event.key.toLowerCase() === 's' && row) return onSet(at.row, lane ?? '');
     if (!row || !lane) return false;
     const key = keyOfRow(row);
     const [pressed, ctrl] = [event.key.toLowerCase(), event.ctrlKey || event.metaKey];

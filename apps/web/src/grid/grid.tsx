@@ -135,6 +135,7 @@ export function Grid(props: Props) {
     if (!at) return;
     place(at);
     if (!typingInFrame()) frame.current?.focus({ preventScroll: true });
+    if (goTo?.edit) startEditing(at, '');
   });
   useEffect(() => {
     if (main && focusIsFree()) frame.current?.focus({ preventScroll: true });

@@ -93,6 +93,8 @@ export interface CellEdit {
 /** A wish where the cursor is to go; a new token moves it again. */
 export interface GoTo extends CellAt {
   token: string;
+  /** and what stands there is written over */
+  edit?: boolean;
 }
 
 export interface CellAt {

@@ -14,7 +14,7 @@ const COLUMNS: readonly GridColumn[] = [
     title: 'Sent',
     track: 'minmax(150px, 1fr)',
     right: true,
-    help: 'As its source writes it; a number that is typed is set and held.',
+    help: 'As its source writes it; what is typed is set and held: 12.5, 16#1234, 2#1010, true, a text, or with the unit of a scaled tag.',
   },
   { id: 'age', title: 'Age', track: '100px', right: true },
   { id: 'has', title: 'Has', track: 'minmax(150px, 1fr)' },
@@ -32,7 +32,7 @@ export function NowSection({ exchange }: { exchange: string }) {
     <Section aria-label="Now, on stand-ins">
       <SectionHead>
         <h2>Now, on stand-ins</h2>
-        <p>a number typed at its source is set and held there; Enter on it writes over it</p>
+        <p>what is typed at its source is set and held there; Enter on it writes over it</p>
         {own?.waits && (
           <TextButton onPress={() => act({ what: 'release', id: exchange })}>Release its outputs</TextButton>
         )}

@@ -7,7 +7,9 @@ import { useStateOf } from '../store/store';
 import { BoxButton, Section, SectionHead, TextButton } from '../theme/parts';
 import { space } from '../theme/tokens';
 import { formatWhen } from '../words/when';
+import { HandOverDialog } from './hand-over-dialog';
 import { JoinDialog } from './join-dialog';
+import { TimeLine } from './time-line';
 import { useRehearsal } from '../store/use-rehearsal';
 
 const WHO: readonly GridColumn[] = [
@@ -19,13 +21,15 @@ const WHO: readonly GridColumn[] = [
 const PARTS: readonly GridColumn[] = [
   { id: 'name', title: 'Network or station', track: 'minmax(150px, 1.2fr)' },
   { id: 'state', title: 'Now', track: 'minmax(110px, 1fr)' },
-  { id: 'link', title: 'Its link', track: '120px' },
-  { id: 'run', title: 'Station', track: '120px' },
+  { id: 'link', title: 'Its link', track: '64px' },
+  { id: 'run', title: 'Station', track: '64px' },
+  { id: 'fault', title: 'Fault', track: '64px' },
+  { id: 'other', title: 'Another program', track: 'minmax(100px, 0.8fr)' },
 ];
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
   gap: ${space[6]}px;
   @media (max-width: 1100px) {
     grid-template-columns: minmax(0, 1fr);
@@ -41,7 +45,8 @@ const Undo = styled.ul`
 export function StandInsSection() {
   const project = useStateOf((s) => s.project.project)!;
   const revision = useStateOf((s) => s.project.revision);
-  const { view, start, end, act } = useRehearsal();
+  const { view, elsewhere, start, end, act } = useRehearsal();
+  const [handing, setHanding] = useState<{ id: string; name: string } | null>(null);
   const [joining, setJoining] = useState<{ id: string; name: string; stations: ReadonlySet<string> } | null>(null);
   if (!view) {
     return (
@@ -49,14 +54,22 @@ export function StandInsSection() {
         <SectionHead>
           <h2>On stand-ins</h2>
           <p>
-            the plant runs on the server; whoever answers Modbus listens on loopback, so that other programs can ask
+            the plant runs on the server; whoever answers Modbus or OPC UA listens on loopback, so that other programs
+            can ask
           </p>
         </SectionHead>
+        {elsewhere && (
+          <p role="status">
+            {elsewhere.isOver
+              ? `The rehearsal${elsewhere.by ? ` that ${elsewhere.by} began` : ''} ended with its process (${elsewhere.process}), last heard of ${formatWhen(elsewhere.heard)}. Nothing else is lost.`
+              : `It runs in another process (${elsewhere.process})${elsewhere.by ? `, begun by ${elsewhere.by}` : ''}; begun here, it begins anew.`}
+          </p>
+        )}
         <BoxButton onPress={start}>Let it run</BoxButton>
       </Section>
     );
   }
-  const { standings, driven, cuts, stopped } = view;
+  const { standings, driven, cuts, stopped, faulted, outside, told } = view;
   return (
     <Section aria-label="On stand-ins">
       <SectionHead>
@@ -65,9 +78,18 @@ export function StandInsSection() {
           runs since {formatWhen(view.since)}
           {view.by && `, begun by ${view.by}`}, on revision {view.revision}
         </p>
-        {view.revision < revision && <TextButton onPress={start}>Begin anew on revision {revision}</TextButton>}
+        {view.revision < revision && <span>goes on with revision {revision} in a moment</span>}
+        <TextButton onPress={start}>Begin anew</TextButton>
         <TextButton onPress={end}>End it</TextButton>
       </SectionHead>
+      <TimeLine view={view} act={act} />
+      {told.length > 0 && (
+        <ul role="status" aria-label="What could not go on after the last edit">
+          {told.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
       <Columns>
         <div>
           <SmallGrid
@@ -80,13 +102,27 @@ export function StandInsSection() {
               cells: [{ text: name }, { text: planned, mono: true }, { text: protocol }, { text: typed, mono: true }],
             }))}
           />
-          {driven.length > 0 && (
+          {driven.length + outside.length > 0 && (
             <>
               <SectionHead>
                 <h3>To be undone</h3>
                 <p>what this rehearsal holds in place of programs</p>
               </SectionHead>
               <Undo>
+                {outside.map(({ station, at }) => {
+                  const name = project.get('station', station)?.name ?? station;
+                  return (
+                    <li key={station}>
+                      {name} is played by another program{at && ` at ${at}`}{' '}
+                      <TextButton
+                        aria-label={`Take ${name} back`}
+                        onPress={() => act({ what: 'take back', id: station })}
+                      >
+                        Take it back
+                      </TextButton>
+                    </li>
+                  );
+                })}
                 {driven.map(({ link, key, name }) => (
                   <li key={`${link} ${key}`}>
                     {name} is set by hand{' '}
@@ -109,7 +145,11 @@ export function StandInsSection() {
           rows={partsOf(project).map(({ id, name, link, station, stations }) => {
             const isCut = link !== null && cuts.includes(link);
             const isStopped = station !== null && stopped.includes(station);
-            const words = [isStopped && 'stopped', isCut && 'cut'].filter(Boolean).join(', ');
+            const isFaulted = station !== null && faulted.includes(station);
+            const other = outside.find((one) => one.station === station);
+            const words = [isStopped && 'stopped', isFaulted && 'faulted', isCut && 'cut', other && 'another program']
+              .filter(Boolean)
+              .join(', ');
             const cut = link !== null && {
               text: isCut ? 'Join' : 'Cut',
               action: {
@@ -124,11 +164,39 @@ export function StandInsSection() {
                 run: () => act({ what: isStopped ? 'start' : 'stop', id: station }),
               },
             };
+            const fault = station !== null && {
+              text: isFaulted ? 'Clear' : 'Fault',
+              action: {
+                label: isFaulted ? `Clear the fault of ${name}` : `Fault ${name}`,
+                run: () => act({ what: isFaulted ? 'start' : 'fault', id: station }),
+              },
+            };
+            const hand = station !== null && {
+              text: other ? 'Take back' : 'Hand over',
+              action: {
+                label: other ? `Take back ${name}` : `Hand ${name} to another program`,
+                run: () => (other ? act({ what: 'take back', id: station }) : setHanding({ id: station, name })),
+              },
+            };
             const state = { text: words || (station === null ? 'joined' : 'runs'), differs: words !== '' };
-            return { id, height: 24, cells: [{ text: name }, state, cut || null, stop || null] };
+            return {
+              id,
+              height: 24,
+              cells: [{ text: name }, state, cut || null, stop || null, fault || null, hand || null],
+            };
           })}
         />
       </Columns>
+      {handing && (
+        <HandOverDialog
+          name={handing.name}
+          onHand={(text) => {
+            act({ what: 'hand over', id: handing.id, text });
+            setHanding(null);
+          }}
+          onClose={() => setHanding(null)}
+        />
+      )}
       {joining && (
         <JoinDialog
           {...joining}

@@ -1,4 +1,4 @@
-import { typedNumber } from '@dialoga/core/lab';
+import { typedNumber } from '@dialoga/core/text';
 import type { Stimulus, Trace, TraceAsked, Watched } from '@dialoga/core/rehearse';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

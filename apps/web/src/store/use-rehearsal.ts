@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, type RehearsalView } from '../api/client';
+import { api, type RehearsalState, type RehearsalView } from '../api/client';
 import { lists, listErrorOf, useRehearsalQuery } from '../api/lists';
 import { projectSlice } from './project-slice';
 import { useAppDispatch, useStateOf } from './store';
@@ -8,23 +8,27 @@ import { useAppDispatch, useStateOf } from './store';
 const LOOK_MS = 500;
 const RARE_MS = 5000;
 
+const NONE: RehearsalState = { running: null, elsewhere: null };
+
 /** How the rehearsal of the project shown runs, and what can be done to it; what is refused is said in the notice line. */
 export function useRehearsal() {
   const dispatch = useAppDispatch();
   const id = useStateOf((s) => s.project.id) ?? '';
   const [often, setOften] = useState(false);
-  const { data: view = null } = useRehearsalQuery(id, {
+  const { data = NONE } = useRehearsalQuery(id, {
     skip: id === '',
     pollingInterval: often ? LOOK_MS : RARE_MS,
     refetchOnMountOrArgChange: true,
   });
+  const { running: view, elsewhere } = data;
   if (often !== (view !== null)) setOften(view !== null);
-  const known = (next: RehearsalView | null) => {
-    void dispatch(lists.util.upsertQueryData('rehearsal', id, next));
+  const known = (running: RehearsalView | null) => {
+    void dispatch(lists.util.upsertQueryData('rehearsal', id, { running, elsewhere: null }));
   };
   const said = (error: unknown) => void dispatch(projectSlice.actions.noticed(listErrorOf(error).message));
   return {
     view,
+    elsewhere,
     start: () => void api.startRehearsal(id).then(known).catch(said),
     end: () =>
       void api

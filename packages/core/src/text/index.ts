@@ -3,3 +3,4 @@ export { type FieldEdit, parseWhole, refused } from './field-edit.js';
 export { NEAR_SCORES } from './near.js';
 export { shownWord } from './shown-word.js';
 export { type Read, unread, unreadSentence } from './read.js';
+export { typedNumber } from './typed-number.js';
