@@ -3,6 +3,7 @@ import { Project } from '@dialoga/core/model';
 import { browserRows } from './browser.js';
 import { coreRows } from './core.js';
 import { generate } from './generate.js';
+import { liveRows } from './live.js';
 import { rehearsalRows } from './rehearsal.js';
 import { routeRows } from './routes.js';
 import { printed } from './row.js';
@@ -18,6 +19,7 @@ const rows = [
   ...(only && only !== 'tags' ? [] : tagRows()),
   ...(only && only !== 'routes' ? [] : routeRows()),
   ...(only && only !== 'rehearsal' ? [] : rehearsalRows(entities)),
+  ...(only && only !== 'live' ? [] : await liveRows()),
   ...(only && only !== 'server' ? [] : await serverRows(file)),
   ...(only && only !== 'browser' ? [] : await browserRows(file)),
 ];

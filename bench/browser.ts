@@ -6,6 +6,7 @@ import { writeProject } from '@dialoga/core/file';
 import { Project } from '@dialoga/core/model';
 import { tagGridRows } from './browser-tags.js';
 import { generate } from './generate.js';
+import { noteLongTasks } from './long-tasks.js';
 import { middle, type Row } from './row.js';
 import { importProject, startServer, stop, type Server } from './server-process.js';
 
@@ -262,29 +263,6 @@ async function findTime(page: Page): Promise<number> {
 }
 
 const inWords = (longest: number) => (longest === 0 ? `none over ${LONGEST_TASK_MS} ms` : `${longest.toFixed(0)} ms`);
-
-/**
- * Has the page note its longest task from here on, as the browser counts them: those over 50 ms. What went before is
- * done first: a task is told of after it has ended, and would count for what comes now.
- */
-async function noteLongTasks(page: Page): Promise<() => Promise<number>> {
-  await page.evaluate(
-    () =>
-      new Promise<void>((idle) => {
-        const next = (then: () => void) => requestIdleCallback(then, { timeout: 1000 });
-        next(() => next(() => idle()));
-      }),
-  );
-  await page.evaluate(() => {
-    const store = window as unknown as { longest: number; noting?: PerformanceObserver };
-    store.longest = 0;
-    store.noting ??= new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) store.longest = Math.max(store.longest, entry.duration);
-    });
-    store.noting.observe({ type: 'longtask' });
-  });
-  return () => page.evaluate(() => (window as unknown as { longest: number }).longest);
-}
 
 /** Somebody else turns the register order of a profile that half of the stations have, and back: three times, the middle one. */
 async function profileEdit(page: Page, server: Server, id: string) {

@@ -18,8 +18,8 @@ const BROADCAST_FREE_UNIT = 255;
 
 interface Connection {
   client: ModbusRTU;
-  /** fails when the connection ends; what waits for an answer then waits no longer */
-  ended: Promise<never>;
+  /** what waits for an answer; when the connection ends it waits no longer */
+  waiting: Set<(why: Error) => void>;
   end(): void;
   /** what is under way: one request after the other, as a caller makes them */
   last: Promise<unknown>;
@@ -57,7 +57,7 @@ export class Calls implements Carrier {
     if (!route || this.closed) return 'it is not called any more';
     try {
       const connection = await this.connected(route);
-      const talk = () => Promise.race([this.talk(connection.client, link, route), connection.ended]);
+      const talk = () => untilEnded(connection, this.talk(connection.client, link, route));
       const turn = connection.last.then(talk, talk);
       connection.last = turn;
       await turn;
@@ -109,22 +109,21 @@ export class Calls implements Carrier {
 
   private async connect(key: string, { host, port }: Address, timeout: number): Promise<Connection> {
     const client = new ModbusRTU();
-    let fail: (why: Error) => void = () => undefined;
-    const ended = new Promise<never>((_, reject) => (fail = reject));
-    ended.catch(() => undefined);
+    const waiting = new Set<(why: Error) => void>();
     const end = () => {
       this.connections.delete(key);
-      fail(new Error('the connection was closed'));
+      for (const fail of waiting) fail(new Error('the connection was closed'));
       client.destroy(() => undefined);
     };
     client.on('close', end);
     client.on('error', () => undefined);
     await client.connectTCP(host, { port, timeout });
     client.setTimeout(timeout);
-    return { client, ended, end, last: Promise.resolve() };
+    return { client, waiting, end, last: Promise.resolve() };
   }
 
   private async talk(client: ModbusRTU, { path }: Link, { unit, requests }: Route): Promise<void> {
+    forgetAnswered(client);
     client.setID(unit);
     const sets = path.source.end.calling === 'calls';
     const memory = this.plant.memory.of((sets ? path.source : path.sink).block.memory.area.id);
@@ -146,6 +145,19 @@ export class Calls implements Carrier {
   }
 }
 
+/** The client keeps each request until 65,536 others came after it; here one follows the other, so none is waited for between two. */
+function forgetAnswered(client: ModbusRTU): void {
+  Object.assign(client, { _transactions: {} });
+}
+
+/** Fails with the connection, from which no answer comes any more then. */
+function untilEnded({ waiting }: Connection, talk: Promise<void>): Promise<void> {
+  return new Promise((resolve, reject) => {
+    waiting.add(reject);
+    talk.then(resolve, reject).finally(() => waiting.delete(reject));
+  });
+}
+
 const widthOf = ({ table }: ModbusRequest): number => (table === 'coils' || table === 'discrete inputs' ? 1 : 16);
 
 async function read(client: ModbusRTU, { table, start, count }: ModbusRequest): Promise<number[]> {
@@ -165,9 +177,11 @@ async function read(client: ModbusRTU, { table, start, count }: ModbusRequest): 
 async function write(client: ModbusRTU, request: ModbusRequest, bitAt: (bit: number) => number): Promise<void> {
   const { does, start, count, bits } = request;
   const width = widthOf(request);
-  const values = Array.from({ length: count }, (_, n) =>
-    bits.slice(n * width, (n + 1) * width).reduce((all, bit, i) => all | ((bit < 0 ? 0 : bitAt(bit)) << i), 0),
-  );
+  const values = new Array<number>(count).fill(0);
+  for (let i = 0; i < bits.length; i++) {
+    const bit = bits[i]!;
+    if (bit >= 0) values[Math.floor(i / width)]! |= bitAt(bit) << (i % width);
+  }
   const [first = 0] = values;
   if (does === 'masks') {
     const kept = bits.reduce((all, bit, i) => (bit < 0 ? all | (1 << i) : all), 0);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { AskDialog } from '../forms/ask-dialog';
+import { Input } from '../theme/parts';
 
 interface Props {
   name: string;
@@ -25,7 +26,7 @@ export function HandOverDialog({ name, onHand, onClose }: Props) {
     >
       <label>
         It answers at
-        <input autoFocus value={at} placeholder="127.0.0.1:1502" onChange={(event) => setAt(event.target.value)} />
+        <Input autoFocus value={at} placeholder="127.0.0.1:1502" onChange={(event) => setAt(event.target.value)} />
       </label>
     </AskDialog>
   );

@@ -20,13 +20,17 @@ const Line = styled.div`
   align-items: baseline;
   gap: 0 ${space[4]}px;
   margin-bottom: ${space[3]}px;
+  [aria-pressed='true'] {
+    font-weight: 600;
+    text-decoration: underline;
+  }
 `;
 
 /** How fast time goes in a rehearsal; while it stands, one step after the other. */
 export function TimeLine({ view, act }: { view: RehearsalView; act: ReturnType<typeof useRehearsal>['act'] }) {
   return (
     <Line role="group" aria-label="Time of the plant">
-      <span>Time goes</span>
+      <span>Time</span>
       {PACES.map(([pace, words]) => (
         <TextButton
           key={pace}

@@ -3,7 +3,7 @@ import { useStateOf } from './store';
 import { useRehearsal } from './use-rehearsal';
 
 /** ms between two looks at the values */
-const LOOK_MS = 200;
+const LOOK_MS = 100;
 
 /** The values of an exchange while it runs on stand-ins, and how one is set; null: it does not run. */
 export function useRunningExchange(exchange: string) {

@@ -14,8 +14,10 @@ export interface Tables {
 
 interface Part {
   memory: Memory;
-  /** bits of a unit in the area, the least significant first */
-  bitsOf(unit: number): number[];
+  /** bits of a unit */
+  width: 1 | 16;
+  /** where a bit of a unit lies in the area, the least significant is 0 */
+  bitAt(unit: number, bit: number): number;
   units: number;
   readOnly: boolean;
 }
@@ -37,15 +39,21 @@ export function tablesOf(reader: Reader, station: string, plant: PlantMemory): T
       const part = within(table, start, count);
       const bits = part && plant.of(part.memory.area.id);
       if (!part || !bits) return null;
-      return Array.from({ length: count }, (_, n) =>
-        part.bitsOf(start + n).reduce((all, at, i) => all | ((bits[at] ?? 0) << i), 0),
-      );
+      const values = new Array<number>(count);
+      for (let n = 0; n < count; n++) {
+        let value = 0;
+        for (let i = 0; i < part.width; i++) value |= (bits[part.bitAt(start + n, i)] ?? 0) << i;
+        values[n] = value;
+      }
+      return values;
     },
     write(table, start, values) {
       const part = within(table, start, values.length);
       if (!part || part.readOnly) return false;
       const bits = plant.of(part.memory.area.id);
-      values.forEach((value, n) => part.bitsOf(start + n).forEach((at, i) => (bits[at] = (value >> i) & 1)));
+      for (let n = 0; n < values.length; n++) {
+        for (let i = 0; i < part.width; i++) bits[part.bitAt(start + n, i)] = (values[n]! >> i) & 1;
+      }
       return true;
     },
   };
@@ -82,8 +90,7 @@ function placeOf(part: Part, width: number, bit: number): number {
   const perUnit = 64 / width;
   const from = Math.floor(bit / 64) * perUnit;
   for (let unit = from; unit < Math.min(from + perUnit, part.units); unit++) {
-    const place = part.bitsOf(unit).indexOf(bit);
-    if (place >= 0) return unit * width + place;
+    for (let place = 0; place < width; place++) if (part.bitAt(unit, place) === bit) return unit * width + place;
   }
   return -1;
 }
@@ -96,7 +103,7 @@ function* partsOf(memory: Memory): Generator<[ReferenceTable, Part]> {
     const readOnly = view.access === 'read' || table === 'discrete inputs' || table === 'input registers';
     if (BITS.includes(table)) {
       const row = rowOf({ ...view, unit: 1 }, memory.wordBits, memory.layout);
-      yield [table, { memory, bitsOf: (n) => [areaBit(row, n)], units: memory.bits, readOnly }];
+      yield [table, { memory, width: 1, bitAt: (n) => areaBit(row, n), units: memory.bits, readOnly }];
     } else yield [table, registersOf(memory, readOnly)];
   }
   const whole = {
@@ -114,16 +121,12 @@ function* partsOf(memory: Memory): Generator<[ReferenceTable, Part]> {
 function registersOf(memory: Memory, readOnly: boolean): Part {
   const { wordBits, layout } = memory;
   const units = Math.floor(memory.bits / 16);
-  const run = (from: number) => Array.from({ length: 8 }, (_, i) => from + i);
-  const bitsOf = (n: number): number[] => {
-    if (wordBits === 16) return [...run(16 * n), ...run(16 * n + 8)];
-    if (wordBits === 8) {
-      const [low, high] = layout.byteOrder === 'high first' ? [2 * n + 1, 2 * n] : [2 * n, 2 * n + 1];
-      return [...run(8 * low), ...run(8 * high)];
-    }
-    const highHalf = layout.registerOrder.startsWith('high') ? n % 2 === 0 : n % 2 === 1;
-    const from = 32 * Math.floor(n / 2) + (highHalf ? 16 : 0);
-    return [...run(from), ...run(from + 8)];
+  const highFirst = layout.byteOrder === 'high first';
+  const highestFirst = layout.registerOrder.startsWith('high');
+  const bitAt = (n: number, bit: number): number => {
+    if (wordBits === 16) return 16 * n + bit;
+    if (wordBits === 8) return 16 * n + (highFirst ? bit ^ 8 : bit);
+    return 16 * (highestFirst ? n ^ 1 : n) + bit;
   };
-  return { memory, bitsOf, units, readOnly };
+  return { memory, width: 16, bitAt, units, readOnly };
 }
