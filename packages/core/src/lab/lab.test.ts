@@ -42,8 +42,10 @@ interface Row {
   all: { bytes: string; value: string };
 }
 
+// What is no plausible measured value may be left out: the largest whole numbers of 64 bits are.
+const plausible = (table as Row[]).filter(({ type, value }) => !/^U?LINT$/.test(type) || Math.abs(Number(value)) < 1e9);
 // [library: Python struct], by struct-table.testing.py
-test.each(table as Row[])('$type $value, in whatever order its bytes stand, is among the readings', (row) => {
+test.each(plausible)('$type $value, in whatever order its bytes stand, is among the readings', (row) => {
   for (const bytes of [row.bytes, row.words?.bytes, row.exchanged.bytes, row.all.bytes]) {
     if (bytes === undefined) continue;
     const found = readingsOf({ bytes: Uint8Array.from(Buffer.from(bytes, 'hex')), registers: true });
@@ -51,8 +53,7 @@ test.each(table as Row[])('$type $value, in whatever order its bytes stand, is a
       .filter(({ type, from }) => type === row.type && from === 0)
       .map(({ value }) => Number(value.replace('−', '-')));
     const near = own.some((value) => Math.abs(value - Number(row.value)) <= Math.abs(Number(row.value)) * 1e-6);
-    // What is no plausible measured value may be left out: the largest whole numbers of 64 bits are.
-    expect(near || /^U?LINT$/.test(row.type)).toBe(true);
+    expect(near).toBe(true);
   }
 });
 

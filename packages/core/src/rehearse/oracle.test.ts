@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { apply } from '../change/apply.js';
 import { CheckEngine } from '../check/engine.js';
 import { compareLane } from '../lane/compare.js';
+import { childrenOf } from '../model/order.js';
 import type { Project } from '../model/project.js';
 import { bitLane, projectOf as projectOfBits } from '../testing/bit-lanes.testing.js';
 import { blockLane, projectOf as projectOfBlock } from '../testing/block-lanes.testing.js';
@@ -28,18 +29,36 @@ test.each(Object.keys(PARTS) as PartName[])('%s, right by construction, walks fr
 
 /**
  * What the comparison and the walk say differently of the lanes of a project. A lane that agrees may be stopped by a hop,
- * an address as a rule, which the comparison leaves to the other rules: then something has to be found.
+ * an address as a rule, which the comparison leaves to the other rules: then something has to be found of what the hop goes by, its
+ * exchange, or a station, port or network on the way.
  */
 function disagreements(project: Project): string[] {
   const engine = new CheckEngine(project);
-  const found = [...engine.findings.values()].some(({ severity }) => severity !== 'hint');
+  const findings = [...engine.findings.values()].filter(({ severity }) => severity !== 'hint');
+  const isAbout = (ids: ReadonlySet<string>) =>
+    findings.some(
+      ({ about, cells, parties }) =>
+        ids.has(about.id) ||
+        cells.some(({ id }) => ids.has(id)) ||
+        parties.some(({ station }) => ids.has(station ?? '')),
+    );
   return walked(project).flatMap(({ lane, result, why, paths }) => {
     const agreed = engine.laneResults.get(lane)!.verdict === 'agreed';
     if (agreed === (result === 'passed')) return [];
     const byHop = paths.some(({ stopped }) => stopped !== null);
-    if (agreed && byHop && found) return [];
+    if (agreed && byHop && isAbout(onTheWay(project, lane))) return [];
     return [`${lane} is ${engine.laneResults.get(lane)!.verdict}, the walk ${result}: ${why ?? ''}`];
   });
+}
+
+/** What a lane goes by: its exchange and its ends, and their stations with all ports and networks. */
+function onTheWay(project: Project, lane: string): ReadonlySet<string> {
+  const exchange = project.get('lane', lane)!.exchange;
+  const ends = childrenOf(project, 'end', exchange);
+  const stations = ends.map(({ station }) => station);
+  const ports = stations.flatMap((station) => childrenOf(project, 'port', station));
+  const networks = ports.flatMap(({ network }) => network ?? []);
+  return new Set([exchange, lane, ...ends.map(({ id }) => id), ...stations, ...ports.map(({ id }) => id), ...networks]);
 }
 
 test('in plants with one slip a lane is Agreed if and only if its walk passes, or a hop stops it that was found', () => {
