@@ -9,6 +9,7 @@ import { client as jsmodbus } from 'jsmodbus';
 import ModbusRTU from 'modbus-serial';
 import { crc16 } from '@dialoga/core/protocol';
 import { StandIns } from './index.js';
+import { listenTcp } from './modbus-server.js';
 
 const run = promisify(execFile);
 const read = readProject(readFileSync(join(__dirname, '../../../demo/kestrel-quay-as-agreed.dialoga.json'), 'utf8'));
@@ -134,6 +135,34 @@ c.close()
 `;
   const { stdout } = await run('/usr/bin/python3', ['-c', code]);
   expect(stdout.trim().split('\n')).toEqual(['[0, 0]', '2']);
+});
+
+// [published: MODBUS Application Protocol Specification V1.1b3, 7: 04 and 0B] [from memory]
+test('a device that is faulted says so, one that is cut or stopped says nothing, a gateway says that nobody behind it answers', async () => {
+  const ask = async () => {
+    const client = new ModbusRTU();
+    await client.connectTCP('127.0.0.1', { port: portOf('SkidCtl') });
+    client.setTimeout(100);
+    const got = await client.readHoldingRegisters(1264, 1).then(
+      ({ data }) => data.length,
+      (error: { modbusCode?: number; message: string }) => error.modbusCode ?? error.message,
+    );
+    await new Promise<void>((resolve) => client.close(() => resolve()));
+    return got;
+  };
+  const id = [...read.project.all('station')].find(({ name }) => name === 'SkidCtl')!.id;
+  plant.stop(id, 'faulted');
+  expect(await ask()).toBe(4);
+  plant.stop(id);
+  expect(await ask()).toBe('Timed out');
+  plant.start(id);
+  plant.cut('plant-lan');
+  expect(await ask()).toBe('Timed out');
+  plant.join('plant-lan');
+  expect(await ask()).toBe(1);
+  const gateway = await listenTcp(() => 'no answer from behind');
+  expect((await raw(gateway.port, 18, '0001000000060b0300000001')).got).toBe('0001000000030b830b');
+  await gateway.close();
 });
 
 describe('what no client sends', () => {
