@@ -149,8 +149,16 @@ test('another program reads the pressures of the skid and sets a permissive ther
   await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
   await page.keyboard.type('much');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('“much” cannot be set; a number is set: 12.5, −3, 16#1234, 2#1010.')).toBeVisible();
+  await expect(
+    page.getByText('“much” cannot be set; a number is set: 12.5, −3, 16#1234, 2#1010; or it moves'),
+  ).toBeVisible();
+  // What moves is typed, too.
+  await now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(1).click();
+  await page.keyboard.type('square 1 and 3 every 10 min');
+  await page.keyboard.press('Enter');
+  await expect(now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(3)).toHaveText('1.0');
   await page.goto(`${app.url}/p/${project}/rehearsal`);
+  await expect(page.getByText('SuctP at SkidCtl is set by hand: square 1 and 3 every 600 s')).toBeVisible();
   await page.getByRole('button', { name: 'Take the hand off SuctP at SkidCtl' }).click();
   await expect(page.getByText('SuctP at SkidCtl is set by hand')).toBeHidden();
   // Time stands, and goes on step by step.

@@ -137,6 +137,28 @@ c.close()
   expect(stdout.trim().split('\n')).toEqual(['[0, 0]', '2']);
 });
 
+// [library: pymodbus]
+test('pymodbus masks a register, and writes and reads at once; what it may not ask it is refused', async () => {
+  put(1400, 0x12);
+  put(1401, 0x0acd);
+  const code = `
+from pymodbus.client import ModbusTcpClient
+c = ModbusTcpClient("127.0.0.1", port=${portOf('SkidCtl')})
+c.connect()
+print(c.mask_write_register(1400, 0xF2, 0x25, slave=255).isError())
+r = c.readwrite_registers(read_address=1400, read_count=2, write_address=1402, write_registers=[7, 8], slave=255)
+print(r.registers)
+for e in [c.write_registers(65535, [1, 2], slave=255), c.write_coil(60000, True, slave=255), c.read_coils(0, 1, slave=255), c.read_exception_status(slave=255)]:
+    print(getattr(e, "exception_code", None))
+c.close()
+`;
+  const { stdout } = await run('/usr/bin/python3', ['-c', code]);
+  const [masked, both, ...exceptions] = stdout.trim().split('\n');
+  expect([masked, both, register(1402), register(1403)]).toEqual(['False', `[${0x17}, ${0x0acd}]`, 7, 8]);
+  expect(exceptions.slice(0, 2)).toEqual(['2', '2']);
+  expect(exceptions.at(-1)).toBe('1');
+});
+
 // [published: MODBUS Application Protocol Specification V1.1b3, 7: 04 and 0B] [from memory]
 test('a device that is faulted says so, one that is cut or stopped says nothing, a gateway says that nobody behind it answers', async () => {
   const ask = async () => {

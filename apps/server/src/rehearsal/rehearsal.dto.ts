@@ -20,6 +20,7 @@ const DOES = [
   'release',
   'set',
   'let go',
+  'send',
   'hand over',
   'take back',
   'pace',
@@ -83,6 +84,7 @@ export class DrivenView {
   @ApiProperty() link!: string;
   @ApiProperty() key!: string;
   @ApiProperty({ description: 'the value and its station' }) name!: string;
+  @ApiProperty({ description: 'what it does, as it could be typed again' }) does!: string;
 }
 
 export class OutsideView {
@@ -139,6 +141,7 @@ export class LinkView {
   @ApiProperty() sink!: string;
   @ApiProperty({ description: 'the ends of the two' }) sourceEnd!: string;
   @ApiProperty() sinkEnd!: string;
+  @ApiProperty({ description: 'it goes only when somebody sends it' }) onDemand!: boolean;
   @ApiProperty({ type: Number, nullable: true, description: 'ms since something last arrived' }) age!: number | null;
   @ApiProperty({ type: String, nullable: true }) stopped!: string | null;
   @ApiProperty({ description: 'what the sink has' }) sinkHas!: string;

@@ -133,6 +133,19 @@ test('time stands, goes step by step and slowly, and on again', async () => {
   expect([stands.pace, await now()]).toEqual([0, stands.now]);
   const next = (await doIt(project, { what: 'step', id: '', value: 250 }).expect(200)).body as RehearsalView;
   expect([next.now, await now()]).toEqual([stands.now + 250, stands.now + 250]);
+  // While it stands something is sent all the same, out of turn.
+  const pressures = lane(await links(project), 'pressures');
+  const { key } = pressures.values[0]!;
+  const driven = (
+    await doIt(project, { what: 'set', id: pressures.id, key, text: 'ramp 3.5 to 4 in 100 min' }).expect(200)
+  ).body as RehearsalView;
+  expect(driven.driven).toMatchObject([{ does: 'ramp 3.5 to 4 in 6000 s' }]);
+  await doIt(project, { what: 'send', id: pressures.id }).expect(200);
+  await doIt(project, { what: 'step', id: '', value: 0.001 }).expect(200);
+  await until(
+    () => links(project),
+    (all) => lane(all, 'pressures').values[0]!.has === '3.5',
+  );
   await doIt(project, { what: 'pace', id: '', value: 0.01 }).expect(200);
   await until(now, (at) => at > next.now);
   await server.http.delete(at(project)).expect(204);

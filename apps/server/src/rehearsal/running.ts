@@ -1,5 +1,5 @@
 import { childrenOf, type Project } from '@dialoga/core/model';
-import { Plant, shownValues, truthsOf, type Link } from '@dialoga/core/rehearse';
+import { Plant, shownValues, stimulusWords, truthsOf, type Link } from '@dialoga/core/rehearse';
 import { StandIns } from '@dialoga/standins';
 import type { DoDto, LinkView, RehearsalView, RunningExchange } from './rehearsal.dto.js';
 
@@ -75,6 +75,10 @@ export class Running {
       plant.letGo(link, key);
       return null;
     }
+    if (what === 'send') {
+      plant.send(link);
+      return null;
+    }
     return text === undefined ? 'It takes a value to set.' : plant.set(link, key, text);
   }
 
@@ -123,9 +127,9 @@ export class Running {
       outside: [...standIns.playedOutside],
       pace: this.pace,
       told: this.told,
-      driven: plant.driven.map(({ link, key, value }) => {
+      driven: plant.driven.map(({ link, key, value, stimulus }) => {
         const name = `${value.name || 'a value'} at ${link.path.source.station.name}`;
-        return { link: link.id, key, name };
+        return { link: link.id, key, name, does: stimulusWords(stimulus) };
       }),
     };
   }
@@ -169,6 +173,7 @@ export class Running {
       sink: path.sink.station.name,
       sourceEnd: path.source.end.id,
       sinkEnd: path.sink.end.id,
+      onDemand: link.trigger === 'on demand',
       age: arrived === null ? null : Math.round((this.plant.now - arrived) / MS),
       stopped: link.stopped,
       sinkHas: sink,

@@ -363,6 +363,8 @@ export interface components {
             key: string;
             /** @description the value and its station */
             name: string;
+            /** @description what it does, as it could be typed again */
+            does: string;
         };
         RehearsalView: {
             /** @description the revision that runs */
@@ -424,6 +426,8 @@ export interface components {
             /** @description the ends of the two */
             sourceEnd: string;
             sinkEnd: string;
+            /** @description it goes only when somebody sends it */
+            onDemand: boolean;
             /** @description ms since something last arrived */
             age: number | null;
             stopped: string | null;
@@ -437,7 +441,7 @@ export interface components {
         };
         DoDto: {
             /** @enum {string} */
-            what: "cut" | "join" | "stop" | "fault" | "start" | "release" | "set" | "let go" | "hand over" | "take back" | "pace" | "step";
+            what: "cut" | "join" | "stop" | "fault" | "start" | "release" | "set" | "let go" | "send" | "hand over" | "take back" | "pace" | "step";
             /** @description the network or port to cut or join, the station, the exchange, or the link; empty for time */
             id: string;
             /** @description of a link: which value; empty: the whole block */

@@ -1,4 +1,5 @@
 import { laneName } from '@dialoga/core/lane';
+import { STIMULUS_FORMS } from '@dialoga/core/rehearse';
 import type { LinkView } from '../api/client';
 import { SmallGrid } from '../grid/small-grid';
 import type { GridColumn, GridRow } from '../grid/types';
@@ -14,7 +15,7 @@ const COLUMNS: readonly GridColumn[] = [
     title: 'Sent',
     track: 'minmax(150px, 1fr)',
     right: true,
-    help: 'As its source writes it; what is typed is set and held: 12.5, 16#1234, 2#1010, true, a text, or with the unit of a scaled tag.',
+    help: `As its source writes it; what is typed is set and held: 12.5, 16#1234, 2#1010, on, a text, or in the unit of a scaled tag. What moves is typed, too: ${STIMULUS_FORMS}.`,
   },
   { id: 'age', title: 'Age', track: '100px', right: true },
   { id: 'has', title: 'Has', track: 'minmax(150px, 1fr)' },
@@ -60,7 +61,16 @@ export function NowSection({ exchange }: { exchange: string }) {
       cells: [
         { text: `${value.source || name} at ${link.source}` },
         { text: value.sent, mono: true, right: true, editable: true },
-        { text: age, right: true, muted: true },
+        link.onDemand
+          ? {
+              text: 'send now',
+              right: true,
+              action: {
+                label: `Send ${value.source || name} now`,
+                run: () => act({ what: 'send', id: link.id }),
+              },
+            }
+          : { text: age, right: true, muted: true },
         { text: value.has, mono: true, differs: value.has !== value.sent && link.stopped !== null },
         { text: `${value.sink || name} at ${link.sink}` },
       ],

@@ -123,9 +123,9 @@ export function StandInsSection() {
                     </li>
                   );
                 })}
-                {driven.map(({ link, key, name }) => (
+                {driven.map(({ link, key, name, does }) => (
                   <li key={`${link} ${key}`}>
-                    {name} is set by hand{' '}
+                    {name} is set by hand: {does}{' '}
                     <TextButton
                       aria-label={`Take the hand off ${name}`}
                       onPress={() => act({ what: 'let go', id: link, key })}

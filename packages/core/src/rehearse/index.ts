@@ -13,5 +13,6 @@ export { answersOf } from './reach/answers-of.js';
 export { type OfferedTag, offeredTags } from './offered.js';
 export { shownValues } from './shown-values.js';
 export type { Stimulus } from './stimulus.js';
+export { STIMULUS_FORMS, stimulusWords } from './stimulus-words.js';
 export { type Series, type Trace, type TraceAsked, traceOf, watchable, type Watched } from './trace.js';
 export { truthsOf } from './truths.js';

@@ -396,8 +396,8 @@ export class Plant {
   }
 
   /** What stands in for programs, to be undone: link and value. */
-  get driven(): readonly { link: Link; key: string; value: OwnValue }[] {
-    return [...this.stimuli.values()].map(({ link, key, value }) => ({ link, key, value }));
+  get driven(): readonly { link: Link; key: string; value: OwnValue; stimulus: Stimulus }[] {
+    return [...this.stimuli.values()].map(({ link, key, value, stimulus }) => ({ link, key, value, stimulus }));
   }
 
   private runs(station: string): boolean {

@@ -6,7 +6,9 @@ import { textIn, putText } from './characters.js';
 import { Plant } from './plant.js';
 import { rawOf, scaled } from './scaled.js';
 import { shownValues } from './shown-values.js';
+import { movingStimulus, stimulusWords } from './stimulus-words.js';
 import { typedStimulus } from './typed-stimulus.js';
+import { unsettable } from './unsettable.js';
 import type { OwnValue } from './values.js';
 
 const value = (base: string, capacity?: number): OwnValue => ({
@@ -123,4 +125,28 @@ test('after an edit a plant goes on: what it touches begins anew, all else stays
   expect(other.goOnFrom(huge)).toEqual([
     expect.stringMatching(/^The hand on .* was taken off: .* does not go into INT\.$/),
   ]);
+});
+
+test.each([
+  ['step 0 to 1 after 500 ms', { kind: 'step', before: 0, after: 1, at: 500_000 }],
+  ['ramp −5 to 16#10 in 1.5 s', { kind: 'ramp', from: -5, to: 16, every: 1_500_000 }],
+  ['counter every 100 ms', { kind: 'counter', every: 100_000 }],
+  ['Counter every 1 min by 2', { kind: 'counter', every: 60_000_000, step: 2 }],
+  ['square 0 and 1 every 1 s', { kind: 'square', low: 0, high: 1, every: 1_000_000 }],
+  ['walking one every 2 s', { kind: 'walking one', every: 2_000_000 }],
+  ['1; 5; 9 every 10 ms', { kind: 'list', values: [1, 5, 9], every: 10_000 }],
+] as const)('“%s” moves, and is said so that it can be typed again', (typed, stimulus) => {
+  expect(typedStimulus(value('INT'), undefined, typed)).toEqual(stimulus);
+  expect(movingStimulus(stimulusWords(stimulus))).toEqual(stimulus);
+});
+test.each(['ramp a to b in 10 s', 'counter every 0 s', 'square 0 and 1', 'step 0 to 1 after x ms', '1; x every 1 s'])(
+  '“%s” does not move',
+  (typed) => expect(movingStimulus(typed)).toBeNull(),
+);
+test.each([
+  ['ramp 0 to 70000 in 10 s', '70000 does not go into INT.'],
+  ['square 0 and 40000 every 1 s', '40000 does not go into INT.'],
+  ['1; −40000 every 1 s', '-40000 does not go into INT.'],
+])('“%s” at an INT is refused: %s', (typed, sentence) => {
+  expect(unsettable(value('INT'), movingStimulus(typed)!)).toBe(sentence);
 });

@@ -2,6 +2,7 @@ import { elementary } from '../data/types.js';
 import type { Tag } from '../model/tag.js';
 import { typedNumber } from '../text/typed-number.js';
 import { rawOf } from './scaled.js';
+import { movingStimulus } from './stimulus-words.js';
 import type { Stimulus } from './stimulus.js';
 import type { OwnValue } from './values.js';
 
@@ -14,8 +15,11 @@ export function typedStimulus({ type }: OwnValue, tag: Tag | undefined, typed: s
   const family = elementary(type.base)?.family;
   const wrong = (right: string) => ({ wrong: `“${text}” cannot be set; ${right}.` });
   if (family === 'text') return { kind: 'text', text: /^(['"]).*\1$/.test(text) ? text.slice(1, -1) : typed };
+  const moving = movingStimulus(text);
+  if (moving) return moving;
   if (family === 'bool') {
-    if (!ON.test(text) && !OFF.test(text)) return wrong('a bit is 1 or 0, true or false, on or off');
+    if (!ON.test(text) && !OFF.test(text))
+      return wrong('a bit is 1 or 0, true or false, on or off; or it moves: square 0 and 1 every 1 s');
     return { kind: 'constant', value: ON.test(text) ? 1 : 0 };
   }
   const unit = tag?.unit?.trim() ?? '';
@@ -26,6 +30,6 @@ export function typedStimulus({ type }: OwnValue, tag: Tag | undefined, typed: s
     return { kind: 'constant', value: family === 'real' ? raw : Math.round(raw) };
   }
   const number = typedNumber(text);
-  if (!number) return wrong('a number is set: 12.5, −3, 16#1234, 2#1010');
+  if (!number) return wrong('a number is set: 12.5, −3, 16#1234, 2#1010; or it moves: ramp 0 to 100 in 10 s');
   return { kind: 'constant', value: family === 'real' ? Number(number.value) : number.value };
 }

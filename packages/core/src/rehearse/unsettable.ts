@@ -16,7 +16,18 @@ export function unsettable(value: OwnValue, stimulus: Stimulus): string | null {
     return odd === null ? null : `${formatType(value.type)} has no character “${odd}”.`;
   }
   if (stimulus.kind === 'text') return `“${stimulus.text}” does not go into ${type.name}.`;
-  const values = 'value' in stimulus ? [stimulus.value] : 'values' in stimulus ? stimulus.values : [];
+  const values =
+    stimulus.kind === 'constant'
+      ? [stimulus.value]
+      : stimulus.kind === 'list'
+        ? stimulus.values
+        : stimulus.kind === 'step'
+          ? [stimulus.before, stimulus.after]
+          : stimulus.kind === 'square'
+            ? [stimulus.low, stimulus.high]
+            : stimulus.kind === 'ramp'
+              ? [Math.trunc(stimulus.from), Math.trunc(stimulus.to)]
+              : [];
   const bad = values.find((one) => !fits(one, type.family, type.bits));
   return bad === undefined ? null : `${bad} does not go into ${type.name}.`;
 }
