@@ -118,7 +118,7 @@ function asVariant(tag: OfferedTag, dataType: DataType): Variant {
   const now = tag.now();
   if (typeof now === 'string') return new Variant({ dataType, value: now });
   const values = now.map((one) => asWire(one, dataType));
-  if (tag.count === 1) return new Variant({ dataType, value: values[0] });
+  if (tag.count === 1) return new Variant({ dataType, arrayType: VariantArrayType.Scalar, value: values[0] });
   return new Variant({ dataType, arrayType: VariantArrayType.Array, value: values });
 }
 
