@@ -9,5 +9,5 @@ export const STOREYS = [
   ['rehearse', 'structure', 'formats', 'file', 'lane', 'follow', 'overview', 'route', 'told'],
   ['setting', 'create', 'profiles', 'exchange', 'fields'],
   ['tags', 'sheet', 'compare', 'hardware', 'lab'],
-  ['check', 'find'],
+  ['check', 'symptom', 'find'],
 ];

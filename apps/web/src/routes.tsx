@@ -92,6 +92,14 @@ export const routes: RouteObject[] = [
         path: 'rehearsal/:exchange/trace',
         lazy: async () => ({ Component: (await import('./rehearsal/trace-page')).TracePage }),
       },
+      {
+        path: 'symptoms',
+        lazy: async () => ({ Component: (await import('./site/symptoms-page')).SymptomsPage }),
+      },
+      {
+        path: 'symptoms/:symptom',
+        lazy: async () => ({ Component: (await import('./site/symptom-page')).SymptomPage }),
+      },
       { path: 'findings', lazy: async () => ({ Component: (await import('./findings/findings-page')).FindingsPage }) },
       { path: 'history', lazy: async () => ({ Component: (await import('./history/history-page')).HistoryPage }) },
       {

@@ -43,6 +43,7 @@ export function useActions(): Action[] {
     go('Go to Tags', 'tags'),
     go('Go to Rehearsal', 'rehearsal'),
     go('Go to Findings', 'findings'),
+    go('Go to what is seen on site', 'symptoms'),
     { label: 'Go to History', keys: '', leads: true, run: () => void navigate(`/p/${placeOf(address).id}/history`) },
     { label: 'Go to all projects', keys: '', leads: true, run: () => void navigate('/') },
     { label: 'Open the value lab', keys: 'Ctrl+Shift+V', run: () => openLab() },

@@ -23,6 +23,7 @@ const KIND_WORDS: Record<Hit['kind'] | 'action', string> = {
   tag: 'tag',
   route: 'route',
   finding: 'finding',
+  symptom: 'seen on site',
   action: 'do',
 };
 
@@ -146,6 +147,7 @@ export function FindBox() {
     if (!one || !project) return;
     if ('hit' in one || one.action.leads) letGoOfFocus();
     if ('action' in one) one.action.run();
+    else if (one.hit.kind === 'symptom') void navigate(`/p/${projectId}/symptoms/${one.hit.symptom}`);
     else void navigate(linkToCell(project, projectId, one.hit.cell));
   }
 

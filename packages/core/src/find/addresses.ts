@@ -12,14 +12,14 @@ import { readable } from '../model/as-typed.js';
 import type { Claim } from '../model/claim.js';
 import { entriesInOrder, inOrder } from '../model/order.js';
 import type { Project } from '../model/project.js';
-import type { Hit } from './hit.js';
+import type { HitInPlan } from './hit.js';
 
 /**
  * Who uses an address: the text is read with the views of every station; where it is an address there, every claim that
  * takes or puts data at it is named, with the value that begins there, else the address itself as free.
  */
-export function findAddress(project: Project, usesIn: (area: string) => readonly Use[], text: string): Hit[] {
-  const hits: Hit[] = [];
+export function findAddress(project: Project, usesIn: (area: string) => readonly Use[], text: string): HitInPlan[] {
+  const hits: HitInPlan[] = [];
   for (const station of inOrder(project, 'station')) {
     const place = parseAddress(text, memoriesOf(project, station.id));
     const memory = place.ok ? memoryOf(project, place.value.area) : null;
@@ -50,7 +50,7 @@ export function findAddress(project: Project, usesIn: (area: string) => readonly
 
 const meet = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end;
 
-function userHit(project: Project, use: Use, spans: readonly Span[], text: string): Hit | null {
+function userHit(project: Project, use: Use, spans: readonly Span[], text: string): HitInPlan | null {
   const user = userOf(project, use);
   if (user && use.of !== 'claim') {
     const detail = `${use.puts ? 'written by' : 'read by'} ${user.group}, ${user.range}`;

@@ -3,7 +3,8 @@ import type { Finding } from '../finding/finding.js';
 import type { Use } from '../lane/occupancy.js';
 import type { Project } from '../model/project.js';
 import { findAddress } from './addresses.js';
-import { HIT_KINDS, type Hit } from './hit.js';
+import { symptomsNamed } from '../symptom/symptoms-named.js';
+import { HIT_KINDS, type Hit, type HitInPlan } from './hit.js';
 import { findNames } from './names.js';
 
 /** What is looked in: a project with its findings and who uses which bits. */
@@ -15,7 +16,7 @@ export interface Findable {
 
 /**
  * Stations, addresses in any notation, networks, exchanges, lanes, values and findings, by some characters of theirs:
- * addresses first, then what begins with them, each sort after the other.
+ * addresses first, then what begins with them, each sort after the other; symptoms by their words before findings.
  */
 export function find({ project, findings, usesIn }: Findable, query: string, most = 30): Hit[] {
   const text = query.trim();
@@ -23,7 +24,7 @@ export function find({ project, findings, usesIn }: Findable, query: string, mos
   const addresses = findAddress(project, usesIn, text);
   const names = findNames(project, text, most);
   const lower = text.toLowerCase();
-  const found: Hit[] = [];
+  const found: HitInPlan[] = [];
   for (const finding of findings) {
     if (found.length >= most) break;
     const { headline } = textOf(finding);
@@ -31,10 +32,14 @@ export function find({ project, findings, usesIn }: Findable, query: string, mos
     if (!cell || !`${finding.code} ${headline}`.toLowerCase().includes(lower)) continue;
     found.push({ kind: 'finding', text: `${finding.code} · ${headline}`, detail: finding.about.name, cell });
   }
-  const order = (hit: Hit) => HIT_KINDS.indexOf(hit.kind);
+  const order = (hit: HitInPlan) => HIT_KINDS.indexOf(hit.kind);
   const room = Math.max(6, most - addresses.length - Math.min(found.length, 6));
-  return [...addresses.slice(0, most), ...names.slice(0, room).sort((a, b) => order(a) - order(b)), ...found].slice(
-    0,
-    most,
-  );
+  const symptoms = symptomsNamed(text).map(({ id, words, causes }): Hit => ({
+    kind: 'symptom',
+    text: words,
+    detail: `${causes.length} causes`,
+    symptom: id,
+  }));
+  const named = names.slice(0, room).sort((a, b) => order(a) - order(b));
+  return [...addresses.slice(0, most), ...named, ...symptoms, ...found].slice(0, most);
 }

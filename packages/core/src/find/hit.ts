@@ -13,8 +13,17 @@ export const HIT_KINDS = [
 ] as const;
 export type HitKind = (typeof HIT_KINDS)[number];
 
-/** Something that was found, and the cell that shows it. */
-export interface Hit {
+/** Something that was found, and the cell that shows it; or a symptom, which has a page. */
+export type Hit = HitInPlan | HitOfSymptom;
+
+export interface HitOfSymptom {
+  kind: 'symptom';
+  text: string;
+  detail: string;
+  symptom: string;
+}
+
+export interface HitInPlan {
   kind: HitKind;
   /** what was looked for stands in this */
   text: string;

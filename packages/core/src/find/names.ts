@@ -5,7 +5,7 @@ import type { Claim } from '../model/claim.js';
 import type { Entity } from '../model/kinds.js';
 import type { Project } from '../model/project.js';
 import { tagFieldText } from '../fields/tag-field.js';
-import type { Hit, HitKind } from './hit.js';
+import type { HitInPlan, HitKind } from './hit.js';
 
 /** A name, as it is looked in; where it belongs is said when it is found. */
 interface Entry {
@@ -63,7 +63,7 @@ const namesOfClaim = ({ id, name, items }: Claim): Entry[] => [
 ];
 
 /** Names that hold these characters: those that begin with them first, then those with a word that does. */
-export function findNames(project: Project, query: string, most: number): Hit[] {
+export function findNames(project: Project, query: string, most: number): HitInPlan[] {
   const wanted = query.toLowerCase();
   const ranks: Entry[][] = [[], [], []];
   for (const entries of everyEntry(project)) {

@@ -1,0 +1,55 @@
+import { rankedCauses, SYMPTOMS } from '@dialoga/core/symptom';
+import { useNavigate, useParams } from 'react-router';
+import { SmallGrid } from '../grid/small-grid';
+import type { GridColumn } from '../grid/types';
+import { useCounting } from '../store/checked';
+import { useStateOf } from '../store/store';
+import { PageTitle, Scroll, Section } from '../theme/parts';
+
+const COLUMNS: readonly GridColumn[] = [
+  { id: 'symptom', title: 'What is seen', track: 'minmax(280px, 1.2fr)' },
+  { id: 'here', title: 'Found in this plan', track: '120px', right: true },
+  { id: 'first', title: 'Likeliest here', track: 'minmax(320px, 1.6fr)' },
+];
+
+/** Everything that may be seen on site and means that something is wrong, with what is likeliest behind it here. */
+export function SymptomsPage() {
+  const { project: address = '' } = useParams();
+  const navigate = useNavigate();
+  const findings = useCounting();
+  const ready = useStateOf((s) => s.findings.ready);
+  const rows = SYMPTOMS.map((symptom) => {
+    const ranked = rankedCauses(symptom, { findings });
+    const open = ranked.filter((one) => one.findings.length > 0).length;
+    const [first] = ranked;
+    return {
+      id: symptom.id,
+      height: 26,
+      cells: [
+        {
+          text: symptom.words,
+          action: { label: symptom.words, run: () => void navigate(`/p/${address}/symptoms/${symptom.id}`) },
+        },
+        {
+          text: !ready ? 'checking' : open === 0 ? 'none' : `${open} of ${ranked.length}`,
+          right: true,
+          muted: open === 0,
+        },
+        { text: first?.cause.says ?? '', muted: open === 0 },
+      ],
+    };
+  });
+  return (
+    <>
+      <PageTitle>
+        <h1>Seen on site</h1>
+        <p>a symptom leads to its causes, those that this plan shows first; Ctrl+K finds one by its words</p>
+      </PageTitle>
+      <Scroll>
+        <Section aria-label="Symptoms">
+          <SmallGrid label="What is seen on site" columns={COLUMNS} rows={rows} onEdit={() => undefined} />
+        </Section>
+      </Scroll>
+    </>
+  );
+}
