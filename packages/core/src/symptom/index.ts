@@ -1,5 +1,4 @@
 /** What is seen on site, what may be behind it, and how to tell. */
 export { SYMPTOMS } from './catalogue.js';
 export { type RankedCause, rankedCauses } from './ranked-causes.js';
-export type { Cause, Symptom } from './symptom.js';
-export { symptomOf, symptomsNamed } from './symptoms-named.js';
+export { symptomOf } from './symptoms-named.js';
