@@ -22,15 +22,23 @@ test('every end that calls Modbus TCP calls through sockets, and what comes is w
   const links = onWire(plant);
   expect(links.length).toBeGreaterThan(20);
   expect(new Set(links.map(({ exchange }) => exchange.protocol))).toEqual(new Set(['modbus-tcp']));
-  for (const link of links) plant.drive(link, '', { kind: 'constant', value: 0x1234 });
   const moved = new Plant(plant.project);
-  for (const link of links) moved.drive(linkOf(moved, link.lane), '', { kind: 'constant', value: 0x1234 });
+  // Another value at each of them, in both plants; a text takes digits, too.
+  for (const [i, link] of links.entries()) {
+    const there = moved.links.find(({ id }) => id === link.id)!;
+    for (const [n, { key }] of shownValues(plant, link).entries()) {
+      const typed = String(1 + ((i + n) % 100));
+      expect([plant.set(link, key, typed), moved.set(there, key, typed)]).toEqual([null, null]);
+    }
+  }
   await until(plant, () => links.every(({ answered }) => answered > 0));
   moved.advance(plant.now);
   for (const link of links) {
     const there = moved.links.find(({ id }) => id === link.id)!;
     expect([link.id, link.stopped, shownValues(plant, link)]).toEqual([link.id, null, shownValues(moved, there)]);
   }
+  const came = links.flatMap((link) => shownValues(plant, link)).filter(({ has }) => /[1-9]/.test(has));
+  expect(came.length).toBeGreaterThan(100);
   await standIns.close();
 });
 

@@ -47,6 +47,7 @@ export class RehearsalService implements OnModuleDestroy {
     return this.inTurn(id, async () => {
       const { revision } = await this.projects.get(id);
       await this.endNow(id);
+      await this.who.ended(id);
       if (this.entries.size >= MOST_RUNNING) {
         throw new ConflictException({ message: `${MOST_RUNNING} rehearsals run already; end one of them first.` });
       }

@@ -68,7 +68,8 @@ export class Plant {
 
   constructor(
     readonly project: Project,
-    begins = 0,
+    /** µs: since when it runs; a later one where it goes on from another */
+    private readonly begins = 0,
   ) {
     this.now = begins;
     this.memory = new PlantMemory(project);
@@ -251,7 +252,7 @@ export class Plant {
   }
 
   private missed(link: Link): void {
-    if (link.lost !== null || this.now - (link.arrived ?? 0) < link.timeout) return;
+    if (link.lost !== null || this.now - (link.arrived ?? this.begins) < link.timeout) return;
     link.lost = this.now;
     this.onLoss(link);
   }
