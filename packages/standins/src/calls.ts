@@ -14,10 +14,13 @@ export interface Address {
 
 /** ms until an answer that does not come is given up, where the exchange has no timeout of its own */
 const USUAL_TIMEOUT = 1000;
-const BROADCAST_FREE_UNIT = 255;
+/** What is sent where no unit was entered. [published: MODBUS Messaging on TCP/IP Implementation Guide V1.0b, 4.4.2.1] [from memory] */
+const NO_UNIT = 255;
+const CLOSED = 'the connection was closed';
 
 interface Connection {
   client: ModbusRTU;
+  ended: boolean;
   /** what waits for an answer; when the connection ends it waits no longer */
   waiting: Set<(why: Error) => void>;
   end(): void;
@@ -57,7 +60,7 @@ export class Calls implements Carrier {
     if (!route || this.closed) return 'it is not called any more';
     try {
       const connection = await this.connected(route);
-      const talk = () => untilEnded(connection, this.talk(connection.client, link, route));
+      const talk = () => untilEnded(connection, () => this.talk(connection.client, link, route));
       const turn = connection.last.then(talk, talk);
       connection.last = turn;
       await turn;
@@ -92,7 +95,7 @@ export class Calls implements Carrier {
     if (!address || !requests) return null;
     const { source, sink } = link.path;
     const [caller, other] = source.end.calling === 'calls' ? [source, sink] : [sink, source];
-    const unit = Number(caller.end.told[other.end.id]?.unit.trim() || BROADCAST_FREE_UNIT);
+    const unit = Number(caller.end.told[other.end.id]?.unit.trim() || NO_UNIT);
     const timeout = link.exchange.timeout ?? USUAL_TIMEOUT;
     return { key: `${caller.end.id} ${address.host}:${address.port}`, address, unit, requests, timeout };
   }
@@ -109,17 +112,23 @@ export class Calls implements Carrier {
 
   private async connect(key: string, { host, port }: Address, timeout: number): Promise<Connection> {
     const client = new ModbusRTU();
-    const waiting = new Set<(why: Error) => void>();
-    const end = () => {
-      this.connections.delete(key);
-      for (const fail of waiting) fail(new Error('the connection was closed'));
-      client.destroy(() => undefined);
+    const connection: Connection = {
+      client,
+      ended: false,
+      waiting: new Set(),
+      last: Promise.resolve(),
+      end: () => {
+        this.connections.delete(key);
+        connection.ended = true;
+        for (const fail of connection.waiting) fail(new Error(CLOSED));
+        client.destroy(() => undefined);
+      },
     };
-    client.on('close', end);
+    client.on('close', () => connection.end());
     client.on('error', () => undefined);
     await client.connectTCP(host, { port, timeout });
     client.setTimeout(timeout);
-    return { client, waiting, end, last: Promise.resolve() };
+    return connection;
   }
 
   private async talk(client: ModbusRTU, { path }: Link, { unit, requests }: Route): Promise<void> {
@@ -150,11 +159,15 @@ function forgetAnswered(client: ModbusRTU): void {
   Object.assign(client, { _transactions: {} });
 }
 
-/** Fails with the connection, from which no answer comes any more then. */
-function untilEnded({ waiting }: Connection, talk: Promise<void>): Promise<void> {
+/** Fails with the connection, from which no answer comes any more then; one that has ended is asked nothing. */
+function untilEnded(connection: Connection, talk: () => Promise<void>): Promise<void> {
+  if (connection.ended) return Promise.reject(new Error(CLOSED));
+  const { waiting } = connection;
   return new Promise((resolve, reject) => {
     waiting.add(reject);
-    talk.then(resolve, reject).finally(() => waiting.delete(reject));
+    talk()
+      .then(resolve, reject)
+      .finally(() => waiting.delete(reject));
   });
 }
 
