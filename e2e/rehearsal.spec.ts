@@ -199,7 +199,7 @@ test('a link that is cut: three truths, and what the fans do when it is joined',
   const now = page.getByRole('grid', { name: 'Values at both ends' });
   await expect(now).toContainText('the program of PlantCtl believes:');
   await expect(now).toContainText('the status says:');
-  await expect(now).toContainText('EvapHead has it');
+  await expect(now).toContainText('EvapHead has it as it ');
   await page.goBack();
   await parts.getByRole('gridcell', { name: 'Join the link of EvapHead' }).click();
   await expect(page.getByRole('dialog', { name: 'Join the link of EvapHead' })).toContainText('Evaporator I/O:');

@@ -35,6 +35,7 @@ test('pictures', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Walk all bits' }).click();
   await expect(page.getByRole('heading', { name: 'What came otherwise' })).toBeVisible();
   await expect(page.getByText('392 of 446 lanes rehearsed')).toBeVisible();
+  await expect(page.getByText(/^checking/)).toBeHidden();
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, 'rehearsal.png') });
   await page.goto(`${app.url}/p/${project}/tags/dockpanel/bring-in`);

@@ -87,9 +87,13 @@ async function listen(port: number, talk: Talk): Promise<Listening> {
 
 const bound = (server: Server, port: number): Promise<number> =>
   new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, LOOPBACK, () => {
-      server.removeListener('error', reject);
+    const failed = (error: Error) => {
+      server.removeListener('listening', listens);
+      reject(error);
+    };
+    const listens = () => {
+      server.removeListener('error', failed);
       resolve((server.address() as { port: number }).port);
-    });
+    };
+    server.once('error', failed).once('listening', listens).listen(port, LOOPBACK);
   });

@@ -174,8 +174,13 @@ export class StandIns {
 
   private onLine(network: string, unit: number): Who {
     const { project } = this.plant;
-    const there = answersOf(project, 'modbus-rtu').find(({ port }) => port.network === network && port.unit === unit);
-    if (!there || this.plant.cutAt(there.port) !== null || this.isAway(there.station.id)) return null;
+    const all = answersOf(project, 'modbus-rtu').filter(
+      ({ station, port }) =>
+        port.network === network && port.unit === unit && this.plant.cutAt(port) === null && !this.isAway(station.id),
+    );
+    const [there] = all;
+    // Two with one unit talk at once, and nobody understands them.
+    if (!there || all.length > 1) return null;
     return this.of(there.station.id);
   }
 

@@ -7,7 +7,7 @@ import { readProject } from '@dialoga/core/entry';
 import { Plant } from '@dialoga/core/rehearse';
 import { client as jsmodbus } from 'jsmodbus';
 import ModbusRTU from 'modbus-serial';
-import { crc16 } from '@dialoga/core/protocol';
+import { crc16, rtuFrame } from '@dialoga/core/protocol';
 import { StandIns } from './index.js';
 import { listenTcp } from './modbus-server.js';
 
@@ -185,6 +185,27 @@ test('a device that is faulted says so, one that is cut or stopped says nothing,
   const gateway = await listenTcp(() => 'no answer from behind');
   expect((await raw(gateway.port, 18, '0001000000060b0300000001')).got).toBe('0001000000030b830b');
   await gateway.close();
+});
+
+test('of two with one unit on a line nobody is understood', async () => {
+  const read = readProject(readFileSync(join(__dirname, '../../../demo/kestrel-quay.dialoga.json'), 'utf8'));
+  if (!read.ok) throw new Error('the demo cannot be read');
+  const faulty = new Plant(read.project);
+  const own = await StandIns.of(faulty);
+  const [meter, water, alone] = ['Meter3', 'WaterMeter', 'Meter1'].map((name) =>
+    own.standings.find((one) => one.name === name)!,
+  );
+  expect(meter!.unit).toBe(water!.unit);
+  const frame = (unit: number) => Buffer.from(rtuFrame(unit, [4, 0, 0, 0, 1])).toString('hex');
+  // The one is asked, and then another: only that answers.
+  const both = [frame(meter!.unit!), frame(alone!.unit!)];
+  const answered = async () => (await raw(meter!.port, 14, ...both)).got.slice(0, 4);
+  const begins = (unit: number) => Buffer.from([unit, 4]).toString('hex');
+  expect(await answered()).toBe(begins(alone!.unit!));
+  // With the one of them stopped the other is understood.
+  faulty.stop(water!.station);
+  expect(await answered()).toBe(begins(meter!.unit!));
+  await own.close();
 });
 
 describe('what no client sends', () => {

@@ -39,8 +39,11 @@ function nowRows(link: LinkView, fromLeft: boolean): SheetGridRow[] {
     page(LEFT_START, fromLeft ? source : sink, fromLeft ? sent : has, fromLeft ? sends : takes);
     page(RIGHT_START, fromLeft ? sink : source, fromLeft ? has : sent, fromLeft ? takes : sends);
     const age = link.age === null ? 'never came' : ageWords(link.age);
-    const kept = link.sinkHas === 'zero' || link.sinkHas === 'its set value' ? link.sinkHas : 'held';
-    cells[DIFFERENCE_COLUMN] = { text: link.stopped === null ? age : `${kept}, ${age}`, muted: true };
+    const kept = link.sinkHas.startsWith('at ') ? link.sinkHas : 'held';
+    cells[DIFFERENCE_COLUMN] = {
+      text: link.stopped === null || link.age === null ? age : `${kept}, ${age}`,
+      muted: true,
+    };
     return { id: sheetRowId(sheet), sheet, height: 20, tone: 'second', cells };
   });
 }

@@ -15,8 +15,10 @@ import { colour, size, space } from '../theme/tokens';
 const MOST_SHOWN = 3;
 
 const Causes = styled.ol`
+  margin-bottom: ${space[4]}px;
   padding-left: ${space[6]}px;
   max-width: 1100px;
+  list-style: decimal;
   > li {
     padding: ${space[4]}px 0;
     border-bottom: 1px solid ${colour.hairline};
@@ -100,6 +102,9 @@ function CauseEntry({ ranked: { cause, findings } }: { ranked: RankedCause }) {
   return (
     <li>
       <h2>{cause.says}</h2>
+      {findings.length === 0 && (
+        <Quiet>{cause.codes.length === 0 ? 'No plan shows it.' : 'Not found in this plan.'}</Quiet>
+      )}
       {findings.length > 0 && (
         <ul aria-label="Found in this plan">
           {findings.slice(0, MOST_SHOWN).map((finding) => {

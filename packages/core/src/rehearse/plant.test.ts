@@ -91,6 +91,27 @@ test('a link that is cut is noticed after its timeout; until then each side has 
 });
 
 test.each([
+  [{ sinks: 'go to zero' }, 'at zero'],
+  [{ sinks: 'go to a set value' }, 'at its set value'],
+  [{ sinks: 'hold the last value' }, 'held as it began, nothing came yet'],
+  [null, 'as it began, nothing came yet; what it does on a loss is not decided'],
+])('a link that never was up, on whose loss %j was decided: the sink has it %s', (onLoss, words) => {
+  const plant = new Plant(edited(two(), ['exchange', 'x', 'onLoss', onLoss]));
+  plant.cut('net');
+  plant.advance(SECOND);
+  expect(truthsOf(only(plant), plant.now).sink).toBe(words);
+});
+
+test('one that goes on after an edit has its whole timeout before it is lost', () => {
+  const plant = new Plant(two(), 10 * SECOND);
+  plant.cut('net');
+  plant.advance(200_000);
+  expect(only(plant).lost).toBeNull();
+  plant.advance(200_000);
+  expect(only(plant).lost).not.toBeNull();
+});
+
+test.each([
   ['go to zero', 0],
   ['hold the last value', 5],
 ])('on loss the sink does what was decided: %s', (sinks, value) => {

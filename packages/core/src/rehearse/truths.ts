@@ -16,14 +16,13 @@ export interface LinkTruths {
 
 /** What each side of a link knows of it. */
 export function truthsOf({ arrived, lost, stopped, exchange, path }: Link, now: number): LinkTruths {
-  const since = (at: number | null) => (at === null ? 'never' : `${Math.round((now - at) / MS)} ms ago`);
   if (lost === null && stopped === null) {
     const source = 'link up';
-    return { sink: `as it came ${since(arrived)}`, source, status: 'present' };
+    return { sink: asItCame(arrived, now), source, status: 'present' };
   }
   const { sinks, source } = exchange.onLoss ?? {};
   return {
-    sink: lost === null ? `as it came ${since(arrived)}` : sinkWords(sinks, since(arrived)),
+    sink: lost === null ? asItCame(arrived, now) : sinkWords(sinks, asItCame(arrived, now)),
     source: lost === null ? 'link up, it is not noticed yet' : sourceWords(source, path.source.station.name),
     status:
       lost === null
@@ -34,18 +33,22 @@ export function truthsOf({ arrived, lost, stopped, exchange, path }: Link, now: 
   };
 }
 
-const sinkWords = (sinks: SinksOnLoss | undefined, since: string): string =>
+/** `as it came 1200 ms ago`, or what it began with. */
+const asItCame = (arrived: number | null, now: number): string =>
+  arrived === null ? 'as it began, nothing came yet' : `as it came ${Math.round((now - arrived) / MS)} ms ago`;
+
+const sinkWords = (sinks: SinksOnLoss | undefined, came: string): string =>
   sinks === 'go to zero'
-    ? 'zero'
+    ? 'at zero'
     : sinks === 'go to a set value'
-      ? 'its set value'
+      ? 'at its set value'
       : sinks === 'hold the last value'
-        ? `held as it came ${since}`
-        : `not decided; as it came ${since}`;
+        ? `held ${came}`
+        : `${came}; what it does on a loss is not decided`;
 
 const sourceWords = (source: SourceOnLoss | undefined, name: string): string =>
   source === 'is told by a status'
     ? 'link down, by its status'
     : source === 'goes on commanding'
       ? `${name} goes on commanding, and knows of nothing`
-      : 'not decided';
+      : 'what it is told on a loss is not decided';
