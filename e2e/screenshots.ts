@@ -18,10 +18,10 @@ test('pictures', async ({ page, app }) => {
   };
   await shot('two-ended-sheet', `/p/${project}/exchanges/duty?at=claim:pressures-skid:items:pressures-c:type`);
   await shot('two-ended-sheet-dark', `/p/${project}/exchanges/duty`, 'dark');
-  await shot('map-bytes', `/p/${project}/exchanges/duty?zoom=setpoints:setpoints-a`);
   await shot('overview', `/p/${project}/overview`);
   await shot('sheet-to-print', `/p/${project}/exchanges/duty/print`);
   await shot('findings', `/p/${project}/findings`);
+  await shot('symptom', `/p/${project}/symptoms/factor`);
   await shot('stations', `/p/${project}/stations`);
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
