@@ -64,7 +64,8 @@ test('a device of others takes a station’s part: whoever called the stand-in c
   await until(plant, () => shownValues(plant, link)[0]!.has === '2.31');
   expect([link.stopped, asked.includes(start), asked.includes(start + count - 1)]).toEqual([null, true, true]);
   expect(standIns.playedOutside).toEqual([{ station: station.id, at: `localhost:${port}` }]);
-  // What it sends is set there, and not here.
+  // What it sends is known and set there, and not here.
+  expect(shownValues(plant, link)[0]!.sent).toBe('not known here');
   expect(plant.set(link, shownValues(plant, link)[0]!.key, '1')).toContain('is played by another program');
   standIns.takeBack(station.id);
   await until(plant, () => shownValues(plant, link)[0]!.has === '0.0');

@@ -424,13 +424,8 @@ export class Plant {
       const { arrived, lost, stopped, asked, answered } = old;
       Object.assign(link, { arrived, lost, stopped, asked, answered });
     }
-    for (const {
-      link: { id },
-      key,
-      value,
-      stimulus,
-    } of before.stimuli.values()) {
-      const link = own.get(id);
+    for (const { link: old, key, value, stimulus } of before.driven) {
+      const link = own.get(old.id);
       const refused = link ? this.drive(link, key, stimulus) : 'no data goes there any more';
       if (refused) told.push(`The hand on ${value.name || 'a value'} was taken off: ${refused}`);
     }

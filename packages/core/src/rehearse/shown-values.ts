@@ -34,7 +34,11 @@ export function shownValues(plant: Plant, { path }: Link): ShownValue[] {
   }));
 }
 
-function shown(plant: Plant, { block, claim }: Party, value: OwnValue): string {
+/** What another program has in place of a station is its own affair. */
+const ELSEWHERE = 'not known here';
+
+function shown(plant: Plant, { block, claim, station }: Party, value: OwnValue): string {
+  if (plant.isOutside(station.id)) return ELSEWHERE;
   const type = elementary(value.type.base)!;
   const area = block.memory.area.id;
   if (type.family === 'text') return `'${textIn(plant.memory.of(area), value)}'`;
