@@ -2,6 +2,7 @@ import { textOf } from '../findings/text-of';
 import type { Finding } from '@dialoga/core/finding';
 import { lazy, memo, Suspense, useState } from 'react';
 import styled, { css } from 'styled-components';
+import { findingAtHand } from '../findings/at-hand';
 import { usePinned } from '../findings/pinned';
 import { useFindingActions, useGoThrough } from '../findings/use-current-finding';
 import { useFirstFix } from '../findings/use-fixes';
@@ -65,15 +66,16 @@ const KeyHint = styled.span`
 
 /** At the foot of every screen: one finding, and the keys to show it, fix it and go to the next. */
 export function FindingLine() {
-  const { byKey, order, current, ready } = useStateOf((s) => s.findings);
+  const findings = useStateOf((s) => s.findings);
+  const { byKey, order, ready, left } = findings;
   const status = useStateOf((s) => s.project.status);
   const { fix } = useFindingActions();
   const go = useGoThrough();
   const { possible, pinned, pin } = usePinned();
   const [explaining, setExplaining] = useState(false);
   const [fixingAll, setFixingAll] = useState(false);
-  const finding = byKey.get(current ?? order[0] ?? '');
-  const at = current === null ? 0 : Math.max(order.indexOf(current), 0);
+  const finding = findingAtHand(findings);
+  const at = finding ? Math.max(order.indexOf(finding.key), 0) : 0;
   const first = useFirstFix(finding);
   // What only one end says yet of itself, and the other was not told: one step tells it.
   const onlyTold = order.length > 1 && order.every((key) => byKey.get(key)?.message === 'notTold');
@@ -95,7 +97,7 @@ export function FindingLine() {
 
   if (!finding) {
     const waits = status === 'loading' || status === 'ready' ? 'Checking …' : 'Nothing is checked: no project is open.';
-    return <Line aria-label="Findings">{ready ? 'No findings: nothing that was checked disagrees.' : waits}</Line>;
+    return <Line aria-label="Findings">{ready && left === 0 ? 'No findings: nothing that was checked disagrees.' : waits}</Line>;
   }
   return (
     <Line aria-label="Findings">
