@@ -5,7 +5,7 @@ import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch } from '../store/store';
 import { BoxButton, TextButton } from '../theme/parts';
-import { space } from '../theme/tokens';
+import { colour, space } from '../theme/tokens';
 import { checker } from '../worker/checker';
 import type { FixedTogether } from '../worker/checker.worker';
 import { FixPreview } from './fix-preview';
@@ -13,11 +13,13 @@ import { useOfFindings } from './use-fixes';
 
 const Panel = styled.div`
   flex-basis: 100%;
-  padding-bottom: ${space[3]}px;
   > div {
     display: flex;
     gap: ${space[4]}px;
-    padding-top: ${space[3]}px;
+    position: sticky;
+    bottom: 0;
+    padding: ${space[3]}px 0;
+    background: ${colour.paper};
   }
 `;
 

@@ -18,6 +18,12 @@ const List = styled.ul`
   }
 `;
 
+/** A word in the text's own letters between two in those of code. */
+const Becomes = styled.span`
+  padding: 0 ${space[2]}px;
+  color: ${colour.ink2};
+`;
+
 function changed(row: ComparedRow): { before: string | null; after: string | null }[] {
   return (row.kind === 'field' ? [row] : row.ends).filter((e) => e.before !== e.after);
 }
@@ -35,7 +41,8 @@ export function FixPreview({ changes }: { changes: readonly Change[] }) {
           <strong dir="auto">{row.what}</strong>, {row.where}
           {changed(row).map(({ before, after }, k) => (
             <div key={k}>
-              {before === null ? 'nothing' : <RowWords text={before} other={after} />} becomes{' '}
+              {before === null ? 'nothing' : <RowWords text={before} other={after} />}
+              <Becomes> becomes </Becomes>
               {after === null ? 'nothing' : <RowWords text={after} other={before} />}
             </div>
           ))}

@@ -3,6 +3,7 @@ import type { Finding } from '@dialoga/core/finding';
 import { lazy, memo, Suspense, useState } from 'react';
 import styled, { css } from 'styled-components';
 import { findingAtHand } from '../findings/at-hand';
+import { onlyNotTold } from '../findings/only-not-told';
 import { usePinned } from '../findings/pinned';
 import { useFindingActions, useGoThrough } from '../findings/use-current-finding';
 import { useFirstFix } from '../findings/use-fixes';
@@ -77,8 +78,7 @@ export function FindingLine() {
   const finding = findingAtHand(findings);
   const at = finding ? Math.max(order.indexOf(finding.key), 0) : 0;
   const first = useFirstFix(finding);
-  // What only one end says yet of itself, and the other was not told: one step tells it.
-  const onlyTold = order.length > 1 && order.every((key) => byKey.get(key)?.message === 'notTold');
+  const tells = onlyNotTold(order.map((key) => byKey.get(key)));
 
   useKeys((event) => {
     const explains = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'i';
@@ -126,7 +126,7 @@ export function FindingLine() {
       <Buttons finding={finding} fixable={first !== undefined} />
       <KeyHint>Alt+Page Down</KeyHint>
       <TextButton aria-keyshortcuts="Alt+Shift+Enter" onPress={() => setFixingAll(true)}>
-        {onlyTold ? 'Tell both ends …' : 'Fix all …'}
+        {tells ? 'Tell both ends …' : 'Fix all …'}
       </TextButton>
       {possible && (
         <TextButton aria-pressed={pinned} onPress={() => pin(!pinned)}>

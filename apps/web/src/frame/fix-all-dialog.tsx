@@ -4,6 +4,7 @@ import { childrenOf, type Exchange, type Project } from '@dialoga/core/model';
 import { useState } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import { useLocation } from 'react-router';
+import { onlyNotTold } from '../findings/only-not-told';
 import { FixAll } from '../findings/fix-group';
 import { Overlay, Panel } from '../page/overlay';
 import { useCounting } from '../store/checked';
@@ -21,7 +22,7 @@ export function FixAllDialog({ onClose }: { onClose: () => void }) {
       <Panel>
         <Dialog>
           <Heading slot="title" level={2}>
-            Fix all of {name}
+            {onlyNotTold(findings) ? `Tell both ends of ${name}` : `Fix all of ${name}`}
           </Heading>
           <FixAll name={name} findings={findings} onClose={onClose} />
         </Dialog>
