@@ -105,6 +105,7 @@ test.each([
   [{ what: 'set', id: 'permissives 0', text: '70000' }, '70000 does not go into WORD.'],
   [{ what: 'set', id: 'permissives 0', text: 'much' }, '“much” cannot be set; a number is set'],
   [{ what: 'set', id: 'alarm-text 0', text: 'x'.repeat(40) }, 'has 40 characters, STRING[30] takes 30.'],
+  [{ what: 'set', id: 'status 0', text: 'echo Nothing' }, 'Nothing called “Nothing” comes to SkidCtl; there comes '],
   [{ what: 'hand over', id: 'none', text: '' }, 'There is no such station.'],
   [{ what: 'hand over', id: 'skidctl', text: '10.48.10.12:502' }, '10.48.10.12 is not this computer'],
   [{ what: 'pace', id: '', value: -1 }, 'Time goes 0 to 10 times as fast as outside.'],

@@ -15,6 +15,7 @@ import { namedTag } from './named-tag.js';
 import { placesOf } from './places-of.js';
 import { howItTravels, swapMovesBits } from './how-it-travels.js';
 import { mirrorDifference, tellsPlace, toldDifference } from './told-place.js';
+import { unlikeSetting } from './unlike-setting.js';
 
 /** Agreed, or why not. See model.md of the terms in docs. */
 export type Verdict = 'agreed' | 'differs' | 'one-sided' | 'described' | 'unchecked';
@@ -57,6 +58,8 @@ export function compareLane(reader: Reader, lane: Lane, exchange: Exchange): Com
     if (side.missing.join() === 'type') unchecked(comparison, `${side.station.name} does not say of which type it is`);
     else if (side.missing.length > 0) comparison.verdict = worse(comparison.verdict, 'one-sided');
   }
+  const unlike = lane.madeBy ? unlikeSetting(reader, lane, sides) : null;
+  if (unlike) unchecked(comparison, unlike);
   const reference = referenceOf(sides);
   if (!reference) return comparison;
   for (const side of sides) if (side !== reference) comparePair(reader, comparison, reference, side);

@@ -44,8 +44,8 @@ export function sameWay(a: Link, b: Link): boolean {
     JSON.stringify([
       exchange,
       path.stopped,
-      path.source.block.memory.area.id,
-      path.sink.block.memory.area.id,
+      path.source.moved.memory.area.id,
+      path.sink.moved.memory.area.id,
       every,
       timeout,
       trigger,

@@ -2,6 +2,7 @@ import { readable } from '../model/as-typed.js';
 import { IN_TAG, type Claim, type TypeRef } from '../model/claim.js';
 import type { End } from '../model/end.js';
 import type { Exchange } from '../model/exchange.js';
+import type { Lane } from '../model/lane.js';
 import { childrenOf } from '../model/order.js';
 import type { Reader } from '../model/project.js';
 import type { Station } from '../model/station.js';
@@ -12,13 +13,19 @@ import { tagsAt } from '../place/tag-at.js';
 import { placeOf } from '../place/tag-place.js';
 import { protocolOf } from '../protocol/catalogue.js';
 import { blockAt, type Block } from './block.js';
+import { blockBySetting } from './by-setting.js';
 
 /** One end as it takes part in a lane: by its own claim, and by nothing that another end says. */
 export interface Party {
   claim: Claim;
   end: End;
   station: Station;
+  /** where its page says that the data is */
   block: Block;
+  /** what it really moves: by its settings, where the lane follows from some; else the same */
+  moved: Block;
+  /** why its settings move nothing; null: they do */
+  idle: string | null;
   direction: Direction;
   swap: Swap;
   /** of who is asked: the type that its own list has at that very place, where it is another than it says here */
@@ -37,8 +44,8 @@ function lacking(claim: Claim): string | null {
 }
 
 /** Every end that speaks of a lane, or why it cannot be rehearsed yet. */
-export function partiesOf(reader: Reader, exchange: Exchange, lane: string): Party[] | string {
-  const claims = new Map(childrenOf(reader, 'claim', lane).map((claim) => [claim.end, claim]));
+export function partiesOf(reader: Reader, exchange: Exchange, lane: Lane): Party[] | string {
+  const claims = new Map(childrenOf(reader, 'claim', lane.id).map((claim) => [claim.end, claim]));
   const parties: Party[] = [];
   for (const end of childrenOf(reader, 'end', exchange.id)) {
     const claim = claims.get(end.id);
@@ -48,11 +55,14 @@ export function partiesOf(reader: Reader, exchange: Exchange, lane: string): Par
     if (missing) return `${station.name} says ${missing}`;
     const block = ownBlock(reader, exchange, claim);
     if (!block) return `${station.name} has no such place`;
+    const set = blockBySetting(reader, exchange, lane.madeBy, end, claim);
     parties.push({
       claim,
       end,
       station,
       block,
+      moved: typeof set === 'string' ? block : (set ?? block),
+      idle: typeof set === 'string' ? set : null,
       direction: readable(claim.direction)!,
       swap: claim.swap ?? end.swap,
       listed: exchange.kind === 'tag map' && end.calling !== 'calls' ? listedType(reader, claim, block) : null,

@@ -23,7 +23,7 @@ export interface Path {
 
 /** Every way on which data of a lane is meant to go; or why it cannot be rehearsed yet. */
 export function pathsOf(reader: Reader, exchange: Exchange, lane: Lane): Path[] | string {
-  const parties = partiesOf(reader, exchange, lane.id);
+  const parties = partiesOf(reader, exchange, lane);
   if (typeof parties === 'string') return parties;
   const gives = (p: Party) => p.direction !== 'reads';
   const takes = (p: Party) => p.direction !== 'writes';
@@ -77,7 +77,8 @@ function wayOf(reader: Reader, exchange: Exchange, lane: Lane, source: Party, si
   const fault = callFault(reader, exchange, caller, other);
   const sets = caller === source && exchange.transfer === 'requests';
   const refused = sets ? refusal(reader, other) : closed(reader, other);
-  const stopped = fault ?? refused;
+  const idle = [source, sink].find((party) => party.idle !== null);
+  const stopped = fault ?? refused ?? (idle ? `${idle.station.name}: ${idle.idle}` : null);
   const way = placed(reader, exchange, lane, { source, sink, caller });
   return stopped ? { ...way, stopped } : way;
 }

@@ -1,50 +1,25 @@
-import { bitsToValue, valueToBits } from '../data/values.js';
+import { bitsToValue } from '../data/values.js';
 import { elementary } from '../data/types.js';
-import { readable } from '../model/as-typed.js';
-import type { Exchange } from '../model/exchange.js';
-import { childrenOf, inOrder } from '../model/order.js';
+import { inOrder } from '../model/order.js';
 import type { Port } from '../model/port.js';
 import type { Project } from '../model/project.js';
-import { lengthBits } from '../place/length.js';
 import { memoryOf } from '../place/memory.js';
-import { tagOf } from '../place/open-of.js';
-import { realPlace } from '../place/tag-place.js';
-import { blockAt, payloadOf } from './block.js';
-import { changedBits } from './changed.js';
-import { putText } from './characters.js';
+import { payloadOf } from './block.js';
+import { copiesOf } from './copies-of.js';
 import { sameWay, type Carrier, type Link } from './link.js';
-import { converting, copying } from './movers.js';
-import { PlantMemory, type Bits } from './memory.js';
-import { pathsOf, type Path } from './path.js';
+import { linksOf } from './links-of.js';
+import { PlantMemory } from './memory.js';
 import { EventQueue } from './queue.js';
-import { stimulated, type Stimulus } from './stimulus.js';
-import { typedStimulus } from './typed-stimulus.js';
-import { unsettable } from './unsettable.js';
-import { pairsOf, type OwnValue } from './values.js';
-
-/** µs in a millisecond */
-const MS = 1000;
-/** Where an exchange has no cadence: it is asked for once a second. */
-const ON_REQUEST_MS = 1000;
-const SCAN_MS = 10;
+import { scanOf } from './scan.js';
+import { Stimuli, type Driven } from './stimuli.js';
+import type { Stimulus } from './stimulus.js';
+import type { OwnValue } from './values.js';
 
 type Event =
   | { what: 'link'; link: Link }
   | { what: 'answer'; link: Link }
   | { what: 'copy'; move: () => void; station: string; every: number }
-  | { what: 'stimulus'; key: string };
-
-interface Running {
-  link: Link;
-  key: string;
-  value: OwnValue;
-  area: string;
-  station: string;
-  stimulus: Stimulus;
-  since: number;
-  /** µs */
-  every: number;
-}
+  | { what: 'stimulus'; name: string };
 
 /**
  * The plant in virtual time: memories, and everything that moves data between and inside them. Times are whole microseconds
@@ -61,7 +36,9 @@ export class Plant {
   /** played by another program: whether that answers in its place */
   private readonly outside = new Map<string, boolean>();
   private readonly waiting = new Set<string>();
-  private readonly stimuli = new Map<string, Running>();
+  private readonly stimuli = new Stimuli(this, (name, every) =>
+    this.queue.add(this.now + every, { what: 'stimulus', name }),
+  );
 
   /** How some links are carried; null: all within the plant. */
   carrier: Carrier | null = null;
@@ -74,91 +51,23 @@ export class Plant {
     this.now = begins;
     this.memory = new PlantMemory(project);
     for (const exchange of inOrder(project, 'exchange')) {
-      if (exchange.kind !== 'service link') this.connect(exchange);
-    }
-    for (const station of inOrder(project, 'station')) this.copiesOf(station.id, (station.scan ?? SCAN_MS) * MS);
-  }
-
-  private connect(exchange: Exchange): void {
-    const cadence = (exchange.cadence || ON_REQUEST_MS) * MS;
-    const delay = exchange.transfer === 'requests' ? Math.round((exchange.responseDelay ?? 0) * MS) : 0;
-    const timeout = (exchange.timeout ?? 3 * (exchange.cadence || ON_REQUEST_MS)) * MS;
-    for (const lane of childrenOf(this.project, 'lane', exchange.id)) {
-      const paths = pathsOf(this.project, exchange, lane);
-      if (typeof paths === 'string') continue;
-      for (const [i, path] of paths.entries()) {
-        const trigger = path.source.claim.trigger ?? path.sink.claim.trigger ?? null;
-        const scan = (path.source.station.scan ?? SCAN_MS) * MS;
-        const every = trigger === 'on change' || trigger === 'at start' ? scan : cadence;
-        const link: Link = {
-          id: `${lane.id} ${i}`,
-          exchange,
-          lane: lane.id,
-          path,
-          every: Math.max(1, Math.round(every)),
-          timeout: Math.max(1, Math.round(timeout)),
-          arrived: null,
-          lost: null,
-          stopped: path.stopped,
-          asked: 0,
-          answered: 0,
-          waits: false,
-          trigger,
-          delay,
-          changed: this.changer(path),
-          move: this.mover(path),
-        };
+      if (exchange.kind === 'service link') continue;
+      for (const link of linksOf(project, this.memory, exchange)) {
         this.links.push(link);
-        if (trigger !== 'on demand') this.queue.add(this.now + link.every, { what: 'link', link });
+        if (link.trigger !== 'on demand') this.queue.add(this.now + link.every, { what: 'link', link });
       }
     }
-  }
-
-  private changer({ source, moves }: Path): () => boolean {
-    const bits =
-      moves && moves !== 'values' ? moves.from.bits.filter((bit) => bit >= 0) : payloadOf(source.block, false);
-    return changedBits(this.memory.of(source.block.memory.area.id), bits);
+    for (const { id } of inOrder(project, 'station')) {
+      const every = scanOf(project, id);
+      for (const move of copiesOf(project, this.memory, id)) {
+        this.queue.add(this.now + every, { what: 'copy', move, station: id, every });
+      }
+    }
   }
 
   /** Sends once what goes on demand, or out of turn. */
   send(link: Link): void {
     this.queue.add(this.now, { what: 'answer', link });
-  }
-
-  /** What one transfer does to the memories. */
-  private mover({ source, sink, moves }: Path): () => void {
-    if (moves === null) return () => undefined;
-    if (moves !== 'values') {
-      return copying(this.memory.of(moves.from.area), moves.from.bits, this.memory.of(moves.to.area), moves.to.bits);
-    }
-    const found = pairsOf(source, sink);
-    if (typeof found === 'string') return () => undefined;
-    const [from, to] = [source, sink].map(({ block }) => this.memory.of(block.memory.area.id)) as [Bits, Bits];
-    const all = found.pairs.map(({ source: a, sink: b }) =>
-      a.type.base === b.type.base && a.bits.length === b.bits.length
-        ? copying(from, a.bits, to, b.bits)
-        : converting(from, a, to, b),
-    );
-    return () => all.forEach((move) => move());
-  }
-
-  private copiesOf(station: string, every: number): void {
-    for (const copy of childrenOf(this.project, 'copy', station)) {
-      const length = readable(copy.length);
-      const [from, to] = [copy.from, copy.to].map((typed) => {
-        const place = readable(typed);
-        const real = place && realPlace(this.project, place);
-        const memory = real && memoryOf(this.project, real.area);
-        const block =
-          memory &&
-          length &&
-          blockAt({ memory, place: real, bits: lengthBits(length), usual: 'bits', inBits: length.unit === 1 });
-        return block ? { area: block.memory.area.id, bits: payloadOf(block, block.single) } : null;
-      });
-      if (!from || !to || from.bits.length !== to.bits.length) continue;
-      const move = copying(this.memory.of(from.area), from.bits, this.memory.of(to.area), to.bits);
-      this.queue.add(this.now + every, { what: 'copy', move, station, every });
-    }
   }
 
   /** Lets so many µs pass. */
@@ -183,26 +92,6 @@ export class Plant {
     return true;
   }
 
-  /**
-   * What one link brings to a station goes back by another, as its program would answer: a scan later, bit for bit. A sentence says why
-   * that cannot be.
-   */
-  echo(from: Link, fromKey: string, to: Link, toKey: string): string | null {
-    const [came, goes] = [pairsOf(from.path.source, from.path.sink), pairsOf(to.path.source, to.path.sink)];
-    const a = typeof came === 'string' ? undefined : came.pairs.find(({ key }) => key === fromKey)?.sink;
-    const b = typeof goes === 'string' ? undefined : goes.pairs.find(({ key }) => key === toKey)?.source;
-    const { station, block } = from.path.sink;
-    if (!a || !b || to.path.source.station.id !== station.id)
-      return 'An echo is at one station: what comes there goes out there again.';
-    const length = Math.min(a.bits.length, b.bits.length);
-    const [sent, taken] = [a.bits.slice(0, length), b.bits.slice(0, length)];
-    const into = this.memory.of(to.path.source.block.memory.area.id);
-    const move = copying(this.memory.of(block.memory.area.id), sent, into, taken);
-    const every = (station.scan ?? SCAN_MS) * MS;
-    this.queue.add(this.now + every, { what: 'copy', move, station: station.id, every });
-    return null;
-  }
-
   private happen(event: Event): void {
     if (event.what === 'link') {
       const { link } = event;
@@ -216,10 +105,8 @@ export class Plant {
       if (this.runs(event.station)) event.move();
       this.queue.add(this.now + event.every, event);
     } else {
-      const running = this.stimuli.get(event.key);
-      if (!running) return;
-      if (this.runs(running.station)) this.stimulate(running);
-      this.queue.add(this.now + running.every, event);
+      const every = this.stimuli.act(event.name);
+      if (every !== null) this.queue.add(this.now + every, event);
     }
   }
 
@@ -286,8 +173,8 @@ export class Plant {
 
   private onLoss({ path: { sink, moves }, exchange }: Link): void {
     if (exchange.onLoss?.sinks !== 'go to zero' || moves === null) return;
-    const bits = this.memory.of(sink.block.memory.area.id);
-    for (const at of payloadOf(sink.block, sink.block.single)) bits[at] = 0;
+    const bits = this.memory.of(sink.moved.memory.area.id);
+    for (const at of payloadOf(sink.moved, sink.moved.single)) bits[at] = 0;
   }
 
   /** Cuts a network, or the link of one port; what is wrong with that, in a sentence; null: it is done. */
@@ -328,7 +215,7 @@ export class Plant {
   /** Another program plays this station: it neither runs nor answers here; `answers`: the other can be asked in its place. */
   hand(station: string, answers: boolean): void {
     this.outside.set(station, answers);
-    for (const [name, running] of this.stimuli) if (running.station === station) this.stimuli.delete(name);
+    this.stimuli.leave(station);
   }
 
   takeBack(station: string): void {
@@ -354,54 +241,26 @@ export class Plant {
    * thing until it is taken off.
    */
   drive(link: Link, key: string, stimulus: Stimulus): string | null {
-    const { source, sink } = link.path;
-    const found = pairsOf(source, sink);
-    const pair = typeof found === 'string' ? undefined : found.pairs.find((p) => p.key === key);
-    const refused = pair ? unsettable(pair.source, stimulus) : 'A stimulus is for a value that somebody sends.';
-    if (!pair || refused) return refused;
-    if (this.outside.has(source.station.id))
-      return `${source.station.name} is played by another program; it is set there.`;
-    const name = `${link.id} ${key}`;
-    const scan = (source.station.scan ?? SCAN_MS) * MS;
-    const area = source.block.memory.area.id;
-    const fresh = !this.stimuli.has(name);
-    const running = {
-      link,
-      key,
-      value: pair.source,
-      area,
-      station: source.station.id,
-      stimulus,
-      since: this.now,
-      every: scan,
-    };
-    this.stimuli.set(name, running);
-    this.stimulate(running);
-    if (fresh) this.queue.add(this.now + scan, { what: 'stimulus', key: name });
-    return null;
+    return this.stimuli.drive(link, key, stimulus);
   }
 
   /** Sets what was typed and holds it there; a sentence says why it cannot be. */
   set(link: Link, key: string, typed: string): string | null {
-    const { source, sink } = link.path;
-    const found = pairsOf(source, sink);
-    const pair = typeof found === 'string' ? undefined : found.pairs.find((p) => p.key === key);
-    if (!pair) return 'A stimulus is for a value that somebody sends.';
-    const stimulus = typedStimulus(pair.source, key === '' ? tagOf(this.project, source.claim) : undefined, typed);
-    return 'wrong' in stimulus ? stimulus.wrong : this.drive(link, key, stimulus);
+    return this.stimuli.set(link, key, typed);
   }
 
   /** Takes a stimulus off; what it last set stays. */
   letGo(link: Link, key: string): void {
-    this.stimuli.delete(`${link.id} ${key}`);
+    this.stimuli.letGo(link, key);
   }
 
   /** What stands in for programs, to be undone: link and value. */
-  get driven(): readonly { link: Link; key: string; value: OwnValue; stimulus: Stimulus }[] {
-    return [...this.stimuli.values()].map(({ link, key, value, stimulus }) => ({ link, key, value, stimulus }));
+  get driven(): readonly Driven[] {
+    return this.stimuli.all;
   }
 
-  private runs(station: string): boolean {
+  /** Its program runs, and it is here that it does. */
+  runs(station: string): boolean {
     return !this.stopped.has(station) && !this.outside.has(station);
   }
 
@@ -431,16 +290,6 @@ export class Plant {
     }
     this.transfers = before.transfers;
     return told;
-  }
-
-  private stimulate({ value, area, stimulus, since }: Running): void {
-    const memory = this.memory.of(area);
-    if (stimulus.kind === 'text') return putText(memory, value, stimulus.text);
-    const type = elementary(value.type.base)!;
-    const number = stimulated(stimulus, this.now - since, type.bits);
-    const whole =
-      type.family === 'real' ? Number(number) : typeof number === 'bigint' ? number : BigInt(Math.trunc(number));
-    valueToBits(value.type.base, whole).forEach((bit, i) => (memory[value.bits[i]!] = bit));
   }
 
   /** What a value of an end is now. */

@@ -31,11 +31,11 @@ export const stop = (stopped: string): Outcome => ({ stopped });
 export function whole(exchange: Exchange, source: Party, sink: Party): Outcome {
   const usual = protocolOf(exchange).carries(exchange.transfer);
   if (usual === 'values') return { moves: 'values' };
-  const single = source.block.single || sink.block.single;
+  const single = source.moved.single || sink.moved.single;
   const carries = single ? 'bits' : usual;
-  const wire = ({ block, swap }: Party) =>
+  const wire = ({ moved: block, swap }: Party) =>
     wireOf(block, { carries, counted: block.single || single }, usual === 'bits' || !single ? swap : 'none');
-  return moves(source.block, wire(source), sink.block, wire(sink), source, sink);
+  return moves(source.moved, wire(source), sink.moved, wire(sink), source, sink);
 }
 
 const BIT_TABLES: readonly string[] = ['coils', 'discrete inputs'];

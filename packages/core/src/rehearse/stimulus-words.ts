@@ -18,7 +18,7 @@ const FORMS = {
 
 /** How a stimulus that moves is typed, for help. */
 export const STIMULUS_FORMS =
-  'step 0 to 1 after 500 ms, ramp 0 to 100 in 10 s, counter every 100 ms, square 0 and 1 every 1 s, walking one every 1 s, 1; 5; 9 every 1 s';
+  'step 0 to 1 after 500 ms, ramp 0 to 100 in 10 s, counter every 100 ms, square 0 and 1 every 1 s, walking one every 1 s, 1; 5; 9 every 1 s, echo NAME for what comes there under that name';
 
 /** `ramp 0 to 100 in 10 s`: a stimulus that moves, as it is typed. Null: it is none. */
 export function movingStimulus(text: string): Stimulus | null {
@@ -72,6 +72,8 @@ export function stimulusWords(stimulus: Stimulus): string {
       return `square ${stimulus.low} and ${stimulus.high} every ${timeWords(stimulus.every)}`;
     case 'walking one':
       return `walking one every ${timeWords(stimulus.every)}`;
+    case 'echo':
+      return `echo ${stimulus.name}`;
     case 'list':
       return `${stimulus.values.join('; ')} every ${timeWords(stimulus.every)}`;
   }

@@ -7,11 +7,13 @@ export type Stimulus =
   | { kind: 'counter'; every: number; step?: number }
   | { kind: 'square'; low: number; high: number; every: number }
   | { kind: 'walking one'; every: number }
-  | { kind: 'list'; values: readonly number[]; every: number };
+  | { kind: 'list'; values: readonly number[]; every: number }
+  /** what a link brings to the same station, under its name there */
+  | { kind: 'echo'; link: string; key: string; name: string };
 
 /** The value of a stimulus so long after it began; `bits` of the value, for those that go round. */
 export function stimulated(
-  stimulus: Exclude<Stimulus, { kind: 'text' }>,
+  stimulus: Exclude<Stimulus, { kind: 'text' | 'echo' }>,
   since: number,
   bits: number,
 ): number | bigint {

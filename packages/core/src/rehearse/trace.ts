@@ -56,7 +56,10 @@ export function traceOf(project: Project, asked: TraceAsked): Trace | string {
   }
   for (const { from, fromKey, to, toKey } of asked.echoes) {
     const [a, b] = [linkOf(from), linkOf(to)];
-    const refused = a && b ? plant.echo(a, fromKey, b, toKey) : 'No data goes there any more.';
+    const refused =
+      a && b
+        ? plant.drive(b, toKey, { kind: 'echo', link: a.id, key: fromKey, name: '' })
+        : 'No data goes there any more.';
     if (refused) return refused;
   }
   const all = asked.watched.flatMap((one) => watchedAt(linkOf(one.link), one) ?? []);

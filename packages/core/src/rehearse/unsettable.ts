@@ -7,6 +7,7 @@ import type { OwnValue } from './values.js';
 export function unsettable(value: OwnValue, stimulus: Stimulus): string | null {
   const type = elementary(value.type.base);
   if (!type) return 'A stimulus is for a value of a known type.';
+  if (stimulus.kind === 'echo') return null;
   if (type.family === 'text') {
     if (stimulus.kind !== 'text') return `A text is set at ${value.name || 'this value'}, and not a number.`;
     const room = roomOf(value);
