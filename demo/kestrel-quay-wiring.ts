@@ -19,6 +19,8 @@ export const MORE_STATIONS: Station[] = [
   station('quaylink', 60, 'QuayLink', ['coupler'], 'profile-coupler', 'Plant controls', { typeText: 'coupler' }),
   station('meterhub', 70, 'MeterHub', ['gateway'], 'profile-memory-gateway', 'Energy', {
     typeText: 'memory gateway',
+    orderCode: 'MG-30',
+    revision: '2.4',
     scan: 50,
   }),
   ...['Meter1', 'Meter2', 'Meter3', 'WaterMeter'].map((name, i) =>

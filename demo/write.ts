@@ -6,6 +6,7 @@ import { hardwareList } from './hardware-list.js';
 import { kestrelQuay } from './kestrel-quay.js';
 import { dockPanelTags, dockPanelTagsNext, skidRegisters } from './panel-points.js';
 import { plantGlobalsText, plantGlobalsXml } from './plant-globals.js';
+import { siteScan } from './site-scan.js';
 import { skidList } from './skid-list.js';
 import writeWorkbook from 'write-excel-file/node';
 
@@ -15,6 +16,7 @@ writeFileSync(join(folder, 'kestrel-quay.dialoga.json'), writeProject(kestrelQua
 writeFileSync(join(folder, 'kestrel-quay-as-agreed.dialoga.json'), writeProject(kestrelQuay(true)));
 writeFileSync(join(folder, 'skid-list.tsv'), skidList());
 writeFileSync(join(folder, 'hardware-list.csv'), hardwareList());
+writeFileSync(join(folder, 'site-scan.csv'), siteScan());
 writeFileSync(join(folder, 'dock-panel-tags.csv'), dockPanelTags());
 writeFileSync(join(folder, 'dock-panel-tags-next.csv'), dockPanelTagsNext());
 writeFileSync(join(folder, 'plant-globals.st'), plantGlobalsText(kestrelQuay(false)));

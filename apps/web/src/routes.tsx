@@ -92,6 +92,11 @@ export const routes: RouteObject[] = [
         path: 'rehearsal/:exchange/trace',
         lazy: async () => ({ Component: (await import('./rehearsal/trace-page')).TracePage }),
       },
+      { path: 'site', lazy: async () => ({ Component: (await import('./site/survey-page')).SurveyPage }) },
+      {
+        path: 'site/list',
+        lazy: async () => ({ Component: (await import('./site/found-list-page')).FoundListPage }),
+      },
       {
         path: 'symptoms',
         lazy: async () => ({ Component: (await import('./site/symptoms-page')).SymptomsPage }),

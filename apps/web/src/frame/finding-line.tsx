@@ -97,7 +97,11 @@ export function FindingLine() {
 
   if (!finding) {
     const waits = status === 'loading' || status === 'ready' ? 'Checking …' : 'Nothing is checked: no project is open.';
-    return <Line aria-label="Findings">{ready && left === 0 ? 'No findings: nothing that was checked disagrees.' : waits}</Line>;
+    return (
+      <Line aria-label="Findings">
+        {ready && left === 0 ? 'No findings: nothing that was checked disagrees.' : waits}
+      </Line>
+    );
   }
   return (
     <Line aria-label="Findings">

@@ -96,6 +96,9 @@ const TallyLink = styled(NavLink)`
 /** Pages that belong to the step Stations and have an address of their own. */
 const STATION_PAGES = /\/(owner-map|profiles|hardware-list)$/;
 
+/** The same of the step Site. */
+const SITE_PAGES = /\/symptoms(\/|$)/;
+
 /** The project's name, the steps of the work, undo and redo, and the tally of findings. */
 export function TopBar() {
   const { project: id = '' } = useParams();
@@ -115,6 +118,12 @@ export function TopBar() {
         <NavLink to={`/p/${id}/exchanges`}>Exchanges</NavLink>
         <NavLink to={`/p/${id}/tags`}>Tags</NavLink>
         <NavLink to={`/p/${id}/rehearsal`}>Rehearsal</NavLink>
+        <NavLink
+          to={`/p/${id}/site`}
+          {...(SITE_PAGES.test(pathname) ? { className: 'active', 'aria-current': 'page' } : {})}
+        >
+          Site
+        </NavLink>
       </Steps>
       <Finding>
         <FindBox />

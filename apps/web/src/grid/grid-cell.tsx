@@ -29,7 +29,7 @@ const drawnAlike = (a: Props, b: Props): boolean =>
 export const GridCellView = memo(function GridCellView(props: Props) {
   const { id, cell, column, sunk, page, name, first, chosen, cursor, editor } = props;
   const { right, mono, muted, differs, unread, action } = cell;
-  const parts = name && cell.show === undefined ? inTwo(cell.text) : null;
+  const parts = name && !cell.action && cell.show === undefined ? inTwo(cell.text) : null;
   const through = cell.through ?? column;
   const look = classes({
     mono,

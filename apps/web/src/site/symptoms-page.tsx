@@ -1,10 +1,18 @@
 import { rankedCauses, SYMPTOMS } from '@dialoga/core/symptom';
 import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
 import { SmallGrid } from '../grid/small-grid';
 import type { GridColumn } from '../grid/types';
 import { useCounting } from '../store/checked';
 import { useStateOf } from '../store/store';
-import { PageTitle, Scroll, Section } from '../theme/parts';
+import { Scroll, Section } from '../theme/parts';
+import { colour } from '../theme/tokens';
+import { SiteTitle } from './site-title';
+import { useSurvey } from './use-survey';
+
+const Quiet = styled.p`
+  color: ${colour.ink2};
+`;
 
 const COLUMNS: readonly GridColumn[] = [
   { id: 'symptom', title: 'What is seen', track: 'minmax(280px, 1.2fr)' },
@@ -17,6 +25,7 @@ export function SymptomsPage() {
   const { project: address = '' } = useParams();
   const navigate = useNavigate();
   const findings = useCounting();
+  const survey = useSurvey();
   const ready = useStateOf((s) => s.findings.ready);
   const rows = SYMPTOMS.map((symptom) => {
     const ranked = rankedCauses(symptom, { findings });
@@ -41,10 +50,9 @@ export function SymptomsPage() {
   });
   return (
     <>
-      <PageTitle>
-        <h1>Seen on site</h1>
-        <p>a symptom leads to its causes, those that this plan shows first; Ctrl+K finds one by its words</p>
-      </PageTitle>
+      <SiteTitle toDecide={survey?.toDecide ?? null}>
+        <Quiet>a symptom leads to its causes, those that this plan shows first; Ctrl+K finds one by its words</Quiet>
+      </SiteTitle>
       <Scroll>
         <Section aria-label="Symptoms">
           <SmallGrid label="What is seen on site" columns={COLUMNS} rows={rows} onEdit={() => undefined} />

@@ -31,6 +31,7 @@ import {
   type Walked,
 } from '@dialoga/core/rehearse';
 import { stripOf, type Strip } from '@dialoga/core/sheet';
+import { notSeen, surveyOf, type NotSeen, type Survey } from '@dialoga/core/survey';
 import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
 import { expose } from 'comlink';
 import { newId } from '../api/new-id';
@@ -245,6 +246,11 @@ const checker = {
     const x = project?.get('exchange', exchange);
     const plan = project && x ? pollPlanOf(project, x) : null;
     return plan && { plan, remedies: pollRemedies(plan) };
+  },
+  /** What was found on site beside the plan, and what was not found by now (ISO 8601). */
+  survey(now: string): (Survey & { missing: NotSeen[] }) | null {
+    const survey = project && surveyOf(project);
+    return survey && { ...survey, missing: notSeen(project!, survey.rows, now) };
   },
   /** How every route goes, and whether every expectation of who reaches whom holds. */
   ways(): Ways | null {

@@ -14,6 +14,7 @@ import {
   type TextTable,
 } from '@dialoga/core/formats';
 import { HARDWARE_LIST, type ListRow } from '@dialoga/core/hardware';
+import { FOUND_LIST, type FoundRow } from '@dialoga/core/survey';
 import { unread, type Read } from '@dialoga/core/text';
 import { expose } from 'comlink';
 
@@ -24,6 +25,7 @@ const SAMPLE_ROWS = 4;
 export interface ListRows {
   tags: TagList;
   hardware: ListRow[];
+  found: FoundRow[];
   /** cells as they stand, to be pasted */
   block: string[][];
 }
@@ -35,6 +37,7 @@ const BLOCK: ListKind<string[][]> = {
 const KINDS: { [K in keyof ListRows]: ListKind<ListRows[K]> } = {
   tags: TAG_LIST,
   hardware: HARDWARE_LIST,
+  found: FOUND_LIST,
   block: BLOCK,
 };
 

@@ -8,6 +8,7 @@ export { Claim, IN_TAG, Place } from './claim.js';
 export { End } from './end.js';
 export { Exchange, OnLoss } from './exchange.js';
 export { Expectation } from './expectation.js';
+export { FoundDevice } from './found-device.js';
 export { HelperObject } from './helper-object.js';
 export { type Entity, type EntityOf, isKind, type Kind, kindWord, kindWords, KINDS, PROJECT_ID } from './kinds.js';
 export { Landing } from './landing.js';

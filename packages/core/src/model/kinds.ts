@@ -5,6 +5,7 @@ import { declaredOf } from './declared.js';
 import { End } from './end.js';
 import { Exchange } from './exchange.js';
 import { Expectation } from './expectation.js';
+import { FoundDevice } from './found-device.js';
 import { HelperObject } from './helper-object.js';
 import { Landing } from './landing.js';
 import { Lane } from './lane.js';
@@ -53,6 +54,7 @@ export const CLASSES = {
   route: Route,
   helper: HelperObject,
   expectation: Expectation,
+  found: FoundDevice,
 };
 
 export type Kind = keyof typeof CLASSES;

@@ -291,3 +291,10 @@ export type HopOrder = (typeof HOP_ORDERS)[number];
 
 /** The source of a figure that nobody measured: it stands for a common one, and is to be corrected. */
 export const ASSUMED = 'assumed for the example';
+
+/**
+ * What becomes of what a found device has otherwise than planned: the plan was wrong, the device is to be set, somebody is
+ * asked, or it is none of this project.
+ */
+export const FOUND_DECISIONS = ['adopt', 'correct', 'ask', 'not ours'] as const;
+export type FoundDecision = (typeof FOUND_DECISIONS)[number];
