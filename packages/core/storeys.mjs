@@ -9,5 +9,5 @@ export const STOREYS = [
   ['rehearse', 'structure', 'formats', 'file', 'lane', 'follow', 'overview', 'route', 'told'],
   ['setting', 'create', 'profiles', 'exchange', 'fields'],
   ['tags', 'sheet', 'compare', 'hardware', 'lab', 'survey'],
-  ['check', 'symptom', 'find'],
+  ['check', 'symptom', 'find', 'work'],
 ];

@@ -9,6 +9,7 @@ export { End } from './end.js';
 export { Exchange, OnLoss } from './exchange.js';
 export { Expectation } from './expectation.js';
 export { FoundDevice } from './found-device.js';
+export { WorkRecord } from './work-record.js';
 export { HelperObject } from './helper-object.js';
 export { type Entity, type EntityOf, isKind, type Kind, kindWord, kindWords, KINDS, PROJECT_ID } from './kinds.js';
 export { Landing } from './landing.js';

@@ -24,6 +24,7 @@ import { Tag } from './tag.js';
 import { TagImport } from './tag-import.js';
 import { TagSeries } from './tag-series.js';
 import { Tick } from './tick.js';
+import { WorkRecord } from './work-record.js';
 
 /**
  * Every kind of entity, in the order of the project file: what is referred to stands before what refers. This is the only
@@ -55,6 +56,7 @@ export const CLASSES = {
   helper: HelperObject,
   expectation: Expectation,
   found: FoundDevice,
+  work: WorkRecord,
 };
 
 export type Kind = keyof typeof CLASSES;

@@ -298,3 +298,7 @@ export const ASSUMED = 'assumed for the example';
  */
 export const FOUND_DECISIONS = ['adopt', 'correct', 'ask', 'not ours'] as const;
 export type FoundDecision = (typeof FOUND_DECISIONS)[number];
+
+/** What became of a step of the order of work. */
+export const WORK_STATES = ['done', 'skipped', 'failed'] as const;
+export type WorkState = (typeof WORK_STATES)[number];

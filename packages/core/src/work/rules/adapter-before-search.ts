@@ -1,0 +1,17 @@
+import { eachBefore, type OrderRule } from '../order-rule.js';
+
+export const adapterBeforeSearch: OrderRule = {
+  why: 'only an adapter in that network sees it',
+  source: 'common practice',
+  edges: (steps) =>
+    steps.of('own adapter').flatMap((adapter) => [
+      ...eachBefore(
+        [adapter],
+        steps.of('look').filter(({ about }) => about === adapter.about),
+      ),
+      ...eachBefore(
+        [adapter],
+        steps.of('address', 'device name').filter(({ about }) => about === adapter.about),
+      ),
+    ]),
+};

@@ -1,0 +1,13 @@
+import { eachBefore, type OrderRule } from '../order-rule.js';
+
+export const foundBeforeSet: OrderRule = {
+  why: 'it is known by then which device is which',
+  source: 'common practice',
+  edges: (steps) =>
+    steps.of('look').flatMap((look) =>
+      eachBefore(
+        [look],
+        steps.of('address', 'device name').filter(({ about }) => about === look.about),
+      ),
+    ),
+};
