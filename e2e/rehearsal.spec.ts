@@ -158,13 +158,26 @@ test('another program reads the pressures of the skid and sets a permissive ther
   await page.keyboard.press('Enter');
   await expect(now.getByRole('row', { name: /SuctP/ }).getByRole('gridcell').nth(3)).toHaveText('1.0');
   // What comes to a station goes back.
-  await now.getByRole('row', { name: /Stat at SkidCtl/ }).getByRole('gridcell').nth(1).click();
+  await now
+    .getByRole('row', { name: /Stat at SkidCtl/ })
+    .getByRole('gridcell')
+    .nth(1)
+    .click();
   await page.keyboard.type('echo Permit');
   await page.keyboard.press('Enter');
-  await now.getByRole('row', { name: /Permissives at PlantCtl/ }).getByRole('gridcell').nth(1).click();
+  await now
+    .getByRole('row', { name: /Permissives at PlantCtl/ })
+    .getByRole('gridcell')
+    .nth(1)
+    .click();
   await page.keyboard.type('16#0021');
   await page.keyboard.press('Enter');
-  await expect(now.getByRole('row', { name: /Stat at SkidCtl/ }).getByRole('gridcell').nth(3)).toContainText('16#0021');
+  await expect(
+    now
+      .getByRole('row', { name: /Stat at SkidCtl/ })
+      .getByRole('gridcell')
+      .nth(3),
+  ).toContainText('16#0021');
   await page.goto(`${app.url}/p/${project}/rehearsal`);
   await expect(page.getByText('Stat at SkidCtl is set by hand: echo Permit')).toBeVisible();
   await expect(page.getByText('SuctP at SkidCtl is set by hand: square 1 and 3 every 600 s')).toBeVisible();

@@ -8,6 +8,6 @@ export const STOREYS = [
   ['finding', 'protocol', 'wiring', 'time', 'rack'],
   ['rehearse', 'structure', 'formats', 'file', 'lane', 'follow', 'overview', 'route', 'told'],
   ['setting', 'create', 'profiles', 'exchange', 'fields'],
-  ['tags', 'sheet', 'compare', 'hardware', 'lab', 'survey'],
+  ['tags', 'sheet', 'compare', 'hardware', 'lab', 'survey', 'temporary'],
   ['check', 'symptom', 'find', 'work'],
 ];

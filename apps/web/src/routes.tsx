@@ -94,6 +94,18 @@ export const routes: RouteObject[] = [
       },
       { path: 'site', lazy: async () => ({ Component: (await import('./site/survey-page')).SurveyPage }) },
       {
+        path: 'site/work',
+        lazy: async () => ({ Component: (await import('./site/work-page')).WorkPage }),
+      },
+      {
+        path: 'site/work/print',
+        lazy: async () => ({ Component: (await import('./site/work-print-page')).WorkPrintPage }),
+      },
+      {
+        path: 'site/temporary',
+        lazy: async () => ({ Component: (await import('./site/temporary-page')).TemporaryPage }),
+      },
+      {
         path: 'site/list',
         lazy: async () => ({ Component: (await import('./site/found-list-page')).FoundListPage }),
       },

@@ -1,3 +1,5 @@
+import type { ChangeSet } from '@dialoga/core/change';
+import type { Kind } from '@dialoga/core/model';
 import {
   BadRequestException,
   ConflictException,
@@ -8,7 +10,7 @@ import {
 import type { Subscription } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { loadProject } from '../database/stored-project.js';
-import { EventsService } from '../events/events.service.js';
+import { EventsService, type News } from '../events/events.service.js';
 import { ProjectsService } from '../projects/projects.service.js';
 import type { DoDto, LinkView, RehearsalState, RehearsalView } from './rehearsal.dto.js';
 import { Running } from './running.js';
@@ -16,6 +18,19 @@ import { WhoRunsIt } from './who-runs-it.js';
 
 /** Plants that one process lets run at once. */
 const MOST_RUNNING = 8;
+
+/** Kinds that the plant does not play: what was found, done and held on site, and what was said of findings. */
+const NOT_PLAYED: ReadonlySet<Kind> = new Set([
+  'found',
+  'work',
+  'temporary',
+  'acceptance',
+  'tick',
+  'setting',
+  'import',
+]);
+
+const changesNothingPlayed = ({ changes }: ChangeSet): boolean => changes.every(({ kind }) => NOT_PLAYED.has(kind));
 
 interface Entry {
   running: Running;
@@ -53,7 +68,7 @@ export class RehearsalService implements OnModuleDestroy {
       }
       const project = await loadProject(this.database.manager, id);
       const running = await Running.begin(project, revision, by);
-      const edits = this.events.news(id).subscribe((news) => void this.goOn(id, news.revision));
+      const edits = this.events.news(id).subscribe((news) => void this.goOn(id, news));
       this.entries.set(id, { running, edits });
       await this.who.began(id, by);
       return running.view();
@@ -85,10 +100,14 @@ export class RehearsalService implements OnModuleDestroy {
   }
 
   /** After an edit the plant goes on with the project as it is now: only what the edit touches begins anew. */
-  private goOn(id: string, revision: number): Promise<void> {
+  private goOn(id: string, { revision, entry }: News): Promise<void> {
     return this.inTurn(id, async () => {
       const running = this.entries.get(id)?.running;
       if (!running || running.revision >= revision) return;
+      if (entry && running.revision === revision - 1 && changesNothingPlayed(entry.set)) {
+        running.revision = revision;
+        return;
+      }
       await running.goOn(await loadProject(this.database.manager, id), revision);
     }).catch(() => undefined);
   }

@@ -50,6 +50,12 @@ export function linkToCell(project: Project, projectId: string, cell: Cell): str
       return to(`routes/${project.get('helper', cell.id)?.route ?? ''}`);
     case 'expectation':
       return to('routes');
+    case 'found':
+      return to('site');
+    case 'work':
+      return to('site/work');
+    case 'temporary':
+      return to('site/temporary');
     case 'structure':
       return to('structures');
     case 'network':

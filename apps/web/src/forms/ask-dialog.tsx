@@ -39,6 +39,8 @@ interface Props {
   outcome: ReactNode;
   /** the word for doing it; null: there is nothing to do */
   take: string | null;
+  /** something is still missing for it */
+  held?: boolean;
   /** what is proposed is what is usually wanted: Enter does it */
   ready?: boolean;
   onTake: () => void;
@@ -46,7 +48,7 @@ interface Props {
 }
 
 /** Asks a little, and shows what would come of it before anything is stored. */
-export function AskDialog({ title, children, outcome, take, ready = false, onTake, onClose }: Props) {
+export function AskDialog({ title, children, outcome, take, held = false, ready = false, onTake, onClose }: Props) {
   return (
     <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
       <Panel>
@@ -57,13 +59,13 @@ export function AskDialog({ title, children, outcome, take, ready = false, onTak
           <Form
             onSubmit={(event) => {
               event.preventDefault();
-              if (take !== null) onTake();
+              if (take !== null && !held) onTake();
             }}
           >
             {children}
             <div role="status">{outcome}</div>
             <footer>
-              <BoxButton type="submit" autoFocus={ready && take !== null} isDisabled={take === null}>
+              <BoxButton type="submit" autoFocus={ready && take !== null} isDisabled={take === null || held}>
                 {take ?? 'Nothing to do'}
               </BoxButton>
               <BoxButton onPress={onClose}>Cancel</BoxButton>

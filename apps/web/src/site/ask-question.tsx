@@ -26,7 +26,8 @@ export function AskQuestion({ project, rows, by, onClose }: Props) {
       outcome={
         ready ? `It stays open as “${whom.trim()}: ${question.trim()}”.` : 'It needs a question and whom it is put to.'
       }
-      take={ready ? 'Ask' : null}
+      take="Ask"
+      held={!ready}
       onTake={() => {
         const asked = ask(project, rows, `${whom.trim()}: ${question.trim()}`, { by, newId });
         if (asked.ok) dispatch(edit(`Ask ${whom.trim()}`, asked.changes));

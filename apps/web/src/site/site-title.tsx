@@ -1,12 +1,17 @@
-import type { ReactNode } from 'react';
+import { temporaryThings } from '@dialoga/core/temporary';
+import { useMemo, type ReactNode } from 'react';
 import { NavLink, useParams } from 'react-router';
 import styled from 'styled-components';
+import { useStateOf } from '../store/store';
 import { PageTitle } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
+import { useSurvey } from './use-survey';
+import { useWork } from './use-work';
 
 const Parts = styled.nav`
   display: flex;
   gap: ${space[5]}px;
+  white-space: nowrap;
   a {
     padding-bottom: ${space[1]}px;
     border-bottom: 2px solid transparent;
@@ -28,19 +33,34 @@ const Rest = styled.div`
   gap: ${space[4]}px;
   align-items: baseline;
   margin-left: auto;
+  min-width: 0;
 `;
 
 /** The head of the step Site: its parts, each with what is left to do there. */
-export function SiteTitle({ toDecide, children }: { toDecide: number | null; children?: ReactNode }) {
+export function SiteTitle({ children }: { children?: ReactNode }) {
   const { project = '' } = useParams();
+  const survey = useSurvey();
+  const work = useWork();
+  const shown = useStateOf((s) => s.project.project);
+  const temporary = useMemo(() => (shown ? temporaryThings(shown).length : 0), [shown]);
+  const at = (path: string) => `/p/${project}/${path}`;
   return (
     <PageTitle>
       <h1>Site</h1>
       <Parts aria-label="Parts of the work on site">
-        <NavLink to={`/p/${project}/site`} end>
-          Survey {toDecide !== null && <small>{toDecide} to decide</small>}
+        <NavLink to={at('site')} end>
+          Survey {survey && <small>{survey.toDecide} to decide</small>}
         </NavLink>
-        <NavLink to={`/p/${project}/symptoms`}>Symptoms</NavLink>
+        <NavLink to={at('site/work')}>
+          Order of work{' '}
+          {work && (
+            <small>
+              {work.steps.length - work.left} of {work.steps.length} done
+            </small>
+          )}
+        </NavLink>
+        <NavLink to={at('site/temporary')}>Temporary {temporary > 0 && <small>{temporary} to undo</small>}</NavLink>
+        <NavLink to={at('symptoms')}>Symptoms</NavLink>
       </Parts>
       <Rest>{children}</Rest>
     </PageTitle>

@@ -59,7 +59,7 @@ export function SurveyPage() {
   const more = all.filter(({ state, learnt }) => state === 'agrees' && learnt.length > 0).length;
   return (
     <>
-      <SiteTitle toDecide={survey?.toDecide ?? null}>
+      <SiteTitle>
         {more > 0 && (
           <TextButton onPress={() => step(`Add what was learnt of ${more} devices`, adoptLearnt(project, all, who()))}>
             Add to the plan what was learnt of {more}

@@ -8,7 +8,6 @@ import { useStateOf } from '../store/store';
 import { Scroll, Section } from '../theme/parts';
 import { colour } from '../theme/tokens';
 import { SiteTitle } from './site-title';
-import { useSurvey } from './use-survey';
 
 const Quiet = styled.p`
   color: ${colour.ink2};
@@ -25,7 +24,6 @@ export function SymptomsPage() {
   const { project: address = '' } = useParams();
   const navigate = useNavigate();
   const findings = useCounting();
-  const survey = useSurvey();
   const ready = useStateOf((s) => s.findings.ready);
   const rows = SYMPTOMS.map((symptom) => {
     const ranked = rankedCauses(symptom, { findings });
@@ -50,8 +48,8 @@ export function SymptomsPage() {
   });
   return (
     <>
-      <SiteTitle toDecide={survey?.toDecide ?? null}>
-        <Quiet>a symptom leads to its causes, those that this plan shows first; Ctrl+K finds one by its words</Quiet>
+      <SiteTitle>
+        <Quiet>what is seen leads to its causes; Ctrl+K finds it by its words</Quiet>
       </SiteTitle>
       <Scroll>
         <Section aria-label="Symptoms">

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type RehearsalState, type RehearsalView } from '../api/client';
 import { lists, listErrorOf, useRehearsalQuery } from '../api/lists';
+import { keepHeld } from './keep-held';
 import { projectSlice } from './project-slice';
 import { useAppDispatch, useStateOf } from './store';
 
@@ -29,12 +30,29 @@ export function useRehearsal() {
   return {
     view,
     elsewhere,
-    start: () => void api.startRehearsal(id).then(known).catch(said),
+    start: () =>
+      void api
+        .startRehearsal(id)
+        .then((now) => {
+          known(now);
+          dispatch(keepHeld(now));
+        })
+        .catch(said),
     end: () =>
       void api
         .endRehearsal(id)
-        .then(() => known(null))
+        .then(() => {
+          known(null);
+          dispatch(keepHeld(null));
+        })
         .catch(said),
-    act: (what: Parameters<typeof api.inRehearsal>[1]) => void api.inRehearsal(id, what).then(known).catch(said),
+    act: (what: Parameters<typeof api.inRehearsal>[1]) =>
+      void api
+        .inRehearsal(id, what)
+        .then((now) => {
+          known(now);
+          dispatch(keepHeld(now));
+        })
+        .catch(said),
   };
 }

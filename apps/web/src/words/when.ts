@@ -7,3 +7,7 @@ export const formatWhen = (iso: string): string =>
     hour: '2-digit',
     minute: '2-digit',
   });
+
+/** The same where there is little room: `25 Nov, 08:39`. */
+export const formatWhenShort = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });

@@ -33,6 +33,7 @@ import {
 import { stripOf, type Strip } from '@dialoga/core/sheet';
 import { notSeen, surveyOf, type NotSeen, type Survey } from '@dialoga/core/survey';
 import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
+import { loadedAgain, orderOfWork, type LoadedAgain, type OrderOfWork } from '@dialoga/core/work';
 import { expose } from 'comlink';
 import { newId } from '../api/new-id';
 import { projectFromBytes } from '../api/opened';
@@ -251,6 +252,11 @@ const checker = {
   survey(now: string): (Survey & { missing: NotSeen[] }) | null {
     const survey = project && surveyOf(project);
     return survey && { ...survey, missing: notSeen(project!, survey.rows, now) };
+  },
+  /** What is to be done on site, in its order, and who must be loaded again. */
+  work(): (OrderOfWork & { again: LoadedAgain[] }) | null {
+    const work = project && orderOfWork(project);
+    return work && { ...work, again: loadedAgain(project!, work) };
   },
   /** How every route goes, and whether every expectation of who reaches whom holds. */
   ways(): Ways | null {

@@ -2,7 +2,7 @@ import { put, set } from '../change/make.js';
 import type { Change } from '../change/change.js';
 import { childrenOf, orderAfter } from '../model/order.js';
 import type { Port } from '../model/port.js';
-import type { Project } from '../model/project.js';
+import type { Project, Reader } from '../model/project.js';
 
 /** Who says so, and when (ISO 8601). */
 export interface Said {
@@ -24,7 +24,7 @@ export function keepForSettingBack(project: Project, port: Port, newId: string, 
 }
 
 /** The adapter as it was; the list forgets it. Null where nothing was kept for it. */
-export function setBack(project: Project, port: Port): Change[] | null {
+export function setBack(project: Reader, port: Port): Change[] | null {
   const known = childrenOf(project, 'setting', port.station).find((s) => s.field === `port ${port.id} address`);
   const [address = '', mask] = (known?.was ?? '').split(' ');
   if (!known || address === '') return null;

@@ -23,6 +23,7 @@ import { Structure } from './structure.js';
 import { Tag } from './tag.js';
 import { TagImport } from './tag-import.js';
 import { TagSeries } from './tag-series.js';
+import { TemporaryThing } from './temporary-thing.js';
 import { Tick } from './tick.js';
 import { WorkRecord } from './work-record.js';
 
@@ -57,6 +58,7 @@ export const CLASSES = {
   expectation: Expectation,
   found: FoundDevice,
   work: WorkRecord,
+  temporary: TemporaryThing,
 };
 
 export type Kind = keyof typeof CLASSES;

@@ -302,3 +302,15 @@ export type FoundDecision = (typeof FOUND_DECISIONS)[number];
 /** What became of a step of the order of work. */
 export const WORK_STATES = ['done', 'skipped', 'failed'] as const;
 export type WorkState = (typeof WORK_STATES)[number];
+
+/** What is put in for the time of the work. */
+export const TEMPORARY_SORTS = [
+  'held in rehearsal',
+  'played by another program',
+  'typed output',
+  'offset',
+  'opened access',
+  'widened revisions',
+  'other',
+] as const;
+export type TemporarySort = (typeof TEMPORARY_SORTS)[number];

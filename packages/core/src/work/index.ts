@@ -1,4 +1,11 @@
 /** What is to be done on site, in which order, and what became of it. */
-export { loadedAgain } from './loaded-again.js';
-export { isSettled, type OrderOfWork, orderOfWork, type PlacedStep, type StepState } from './order-of-work.js';
+export { type LoadedAgain, loadedAgain } from './loaded-again.js';
+export {
+  isSettled,
+  type OrderOfWork,
+  orderOfWork,
+  type PlacedStep,
+  type StepState,
+  withRecords,
+} from './order-of-work.js';
 export { type Said, tickStep, untick } from './tick-step.js';

@@ -6,7 +6,7 @@ import type { Project } from '../model/project.js';
 import { PARTS, rightPlant, type PartName } from '../testing/plant/right-plant.testing.js';
 import { applied } from '../testing/two-stations.testing.js';
 import { loadedAgain } from './loaded-again.js';
-import { isSettled, orderOfWork, type PlacedStep } from './order-of-work.js';
+import { isSettled, orderOfWork, withRecords, type PlacedStep } from './order-of-work.js';
 import { tickStep, untick, type Said } from './tick-step.js';
 
 const read = readProject(readFileSync(join(__dirname, '../../../../demo/kestrel-quay.dialoga.json'), 'utf8'));
@@ -159,7 +159,13 @@ test.each(Object.keys(PARTS) as PartName[])(
 
 test('done one after the other in their order, all steps of a plant are taken, and nothing is left', () => {
   const project = rightPlant(5, ['requests', 'radio', 'remoteIo']);
+  const work = orderOfWork(project);
   let now = project;
-  for (const { key } of orderOfWork(project).steps) now = said(now, key);
+  for (const { key } of work.steps) {
+    now = said(now, key);
+    // What shows at once is what is worked out anew.
+    const states = (all: readonly PlacedStep[]) => all.map(({ state, ready }) => [state, ready]);
+    expect(states(withRecords(work, now).steps)).toEqual(states(orderOfWork(now).steps));
+  }
   expect(orderOfWork(now).steps.filter((step) => !isSettled(step))).toEqual([]);
 });

@@ -65,6 +65,21 @@ export function orderOfWork(project: Project): OrderOfWork {
   return { steps: all, closed, left: all.filter((step) => !isSettled(step)).length };
 }
 
+/** The same order with what was said meanwhile, without working it out anew; for as long as nothing but records was changed. */
+export function withRecords(work: OrderOfWork, project: Project): OrderOfWork {
+  const records = new Map([...project.all('work')].map((record) => [record.step, record]));
+  const placed = new Map<string, PlacedStep>();
+  for (const step of work.steps) {
+    const record = records.get(step.key) ?? null;
+    const gone: StepState = step.record ? 'open' : step.state;
+    const state = record ? (record.basis === step.basis ? record.state : 'changed since') : gone;
+    const ready = step.after.every(({ key }) => isSettled(placed.get(key)!));
+    placed.set(step.key, { ...step, record, state, ready });
+  }
+  const steps = [...placed.values()];
+  return { ...work, steps, left: steps.filter((step) => !isSettled(step)).length };
+}
+
 function stateOf({ fields }: Step, basis: string, record: WorkRecord | null, inForce: ReadonlySet<string>): StepState {
   if (record) return record.basis === basis ? record.state : 'changed since';
   // Somebody said of every value that it is there: that is as good as a record.

@@ -2,6 +2,8 @@ import type { Rule } from '../../rule.js';
 import { routeName } from '../rou/route-report.js';
 import { childrenOf } from '../../../model/order.js';
 import { set } from '../../../change/make.js';
+import { setBack } from '../../../fields/setting-back.js';
+import { plannedOf } from '../../../setting/planned.js';
 
 export const leftIn: Rule = {
   meta: {
@@ -16,9 +18,60 @@ export const leftIn: Rule = {
         consequence: 'Whoever opens that project next takes it for a station of the plant.',
         remedy: 'Take it out when the work is done.',
       },
+      thing: {
+        severity: 'hint',
+        headline: '{what}: {sort} since {since}, by {by}',
+        says: ['[[{what}]]'],
+        consequence: 'Handed over like that, it is taken for part of the plant.',
+        remedy: '{undo}, or take it off under Site, Temporary.',
+      },
+      adapter: {
+        severity: 'hint',
+        headline: '{what} of {a} is to be set back to {was}',
+        says: ['{a} had [[{was}]] before'],
+        consequence: 'The computer does not find its own network again.',
+        remedy: 'Set it back when the work is done.',
+      },
     },
   },
   on: {
+    *project(_, { all }) {
+      for (const thing of all('temporary')) {
+        yield {
+          message: 'thing',
+          label: 'temporary',
+          about: { kind: 'temporary', id: thing.id, name: thing.what },
+          parties: thing.station ? [{ station: thing.station }] : [],
+          cells: [{ kind: 'temporary', id: thing.id, path: ['what'] }],
+          params: {
+            what: thing.what,
+            sort: thing.sort,
+            since: thing.at.slice(0, 10),
+            by: thing.by || 'somebody',
+            undo: thing.undo || 'Undo it',
+          },
+          subjects: [thing.id],
+        };
+      }
+    },
+    *station(station, { reader }) {
+      for (const setting of childrenOf(reader, 'setting', station.id)) {
+        if (!setting.was) continue;
+        yield {
+          message: 'adapter',
+          label: 'to set back',
+          about: { kind: 'station', id: station.id, name: station.name },
+          parties: [{ station: station.id }],
+          cells: [{ kind: 'setting', id: setting.id, path: ['was'] }],
+          params: {
+            a: station.name,
+            what: plannedOf(reader, setting.field)?.what ?? 'something',
+            was: setting.was,
+          },
+          subjects: [setting.id],
+        };
+      }
+    },
     *route(route, { reader }) {
       for (const helper of childrenOf(reader, 'helper', route.id)) {
         if (helper.presence !== 'found') continue;
@@ -41,7 +94,14 @@ export const leftIn: Rule = {
     },
   },
   fixes(finding, reader) {
-    const helper = reader.get('helper', finding.cells[0]?.id ?? '');
+    const id = finding.cells[0]?.id ?? '';
+    if (finding.message === 'adapter') {
+      const [, port = ''] = (reader.get('setting', id)?.field ?? '').split(' ');
+      const adapter = reader.get('port', port);
+      const changes = adapter ? setBack(reader, adapter) : null;
+      return changes ? [{ label: `set back to ${finding.params.was}`, changes }] : [];
+    }
+    const helper = reader.get('helper', id);
     return helper ? [{ label: 'taken out', changes: [set('helper', helper, ['presence'], 'removed')] }] : [];
   },
 };
