@@ -9,13 +9,14 @@ import { routeRows } from './routes.js';
 import { printed } from './row.js';
 import { serverRows } from './server.js';
 import { tagRows } from './tags.js';
+import { siteRows } from './site.js';
 import { wiringRows } from './wiring.js';
 
 const only = process.argv[2];
 const entities = generate({ stations: 200, lanes: 5000, itemsPerLane: 20 });
 const file = writeProject(Project.of(entities));
 const rows = [
-  ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities)]),
+  ...(only && only !== 'core' ? [] : [...coreRows(file), ...wiringRows(entities), ...siteRows(entities)]),
   ...(only && only !== 'tags' ? [] : tagRows()),
   ...(only && only !== 'routes' ? [] : routeRows()),
   ...(only && only !== 'rehearsal' ? [] : rehearsalRows(entities)),

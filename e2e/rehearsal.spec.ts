@@ -20,6 +20,10 @@ test('walk Compressor duty, read what one would see, mend it, walk it clean; the
   await expect(setPoints).toContainText('PlantCtl calls 10.48.10.14: nobody on Plant LAN has it');
   await expect(setPoints.getByRole('row', { name: /SuctionSetpoint/ })).toContainText('2.278E−41');
   await expect(setPoints).toContainText('the two registers are exchanged');
+  await expect(setPoints.getByRole('link', { name: 'A device cannot be reached' })).toHaveAttribute(
+    'href',
+    /symptoms\/cannot-reach\?at=skidctl/,
+  );
   await expect(page.getByRole('region', { name: 'Pressures' })).toContainText(
     'SkidCtl sends 5 words, PlantCtl takes 6',
   );

@@ -1,6 +1,7 @@
 import { laneName } from '@dialoga/core/lane';
 import type { LaneWalk, PathWalk, Try, ValueWalk } from '@dialoga/core/rehearse';
 import { useMemo } from 'react';
+import { symptomOf, symptomOfWalk } from '@dialoga/core/symptom';
 import { Link, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToLane } from '../findings/link';
@@ -106,10 +107,27 @@ function LaneSection({ walk, name, onShow }: { walk: LaneWalk; name: string; onS
       {beside.map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}
+      <SeenAs walk={walk} />
       {rows.length > 0 && (
         <SmallGrid label={`Walk of ${name}`} columns={COLUMNS} rows={rows} onEdit={() => undefined} />
       )}
     </Section>
+  );
+}
+
+/** What a person would see of it on site, which leads to what may be behind it. */
+function SeenAs({ walk }: { walk: LaneWalk }) {
+  const { project: address = '' } = useParams();
+  const project = useStateOf((s) => s.project.project)!;
+  const symptom = symptomOf(symptomOfWalk(project, walk) ?? '');
+  const sink = walk.paths[0]?.sink;
+  const station = [...project.all('station')].find(({ name }) => name === sink);
+  if (!symptom) return null;
+  return (
+    <Then>
+      On site one would say:{' '}
+      <Link to={`/p/${address}/symptoms/${symptom.id}?at=${station?.id ?? ''}`}>{symptom.words}</Link>
+    </Then>
   );
 }
 

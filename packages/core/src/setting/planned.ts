@@ -1,3 +1,6 @@
+import type { Claim } from '../model/claim.js';
+import type { End } from '../model/end.js';
+import type { Exchange } from '../model/exchange.js';
 import type { Setting } from '../model/setting.js';
 import type { SettingState } from '../model/words.js';
 import { childrenOf } from '../model/order.js';
@@ -79,7 +82,12 @@ export function plannedOf(reader: Reader, field: string): Planned | null {
             ? '1 block'
             : `${claims.length} blocks`;
       const timing = [exchange.protocol, exchange.transfer, exchange.cadence, exchange.timeout ?? null];
-      return whole('end', id, `its end of ${exchange.name}`, [count], [held, timing, claims]);
+      return {
+        cell: { kind: 'end', id, path: [] },
+        what: `its end of ${exchange.name}`,
+        text: count,
+        value: digestOfEnd(end, exchange, claims, () => [held, timing, claims]),
+      };
     }
     default:
       return null;
@@ -103,6 +111,18 @@ function whole(kind: Kind, id: string, what: string, words: string[], held: unkn
   const digest = digestOf(held);
   const text = words.filter((w) => w !== '').join(', ');
   return { cell: { kind, id, path: [] }, what, text, value: digest };
+}
+
+/** Of an end with thousands of values the digest takes a while: it is kept as long as none of what it is made of changes. */
+const digests = new WeakMap<End, { exchange: Exchange; claims: readonly Claim[]; digest: string }>();
+
+function digestOfEnd(end: End, exchange: Exchange, claims: readonly Claim[], held: () => unknown): string {
+  const known = digests.get(end);
+  const same = (list: readonly Claim[]) => list.length === claims.length && list.every((one, i) => one === claims[i]);
+  if (known?.exchange === exchange && same(known.claims)) return known.digest;
+  const digest = digestOf(held());
+  digests.set(end, { exchange, claims, digest });
+  return digest;
 }
 
 export type StateNow = SettingState | 'changed since sent';

@@ -9,22 +9,35 @@ export interface Edge {
 
 /** All steps, by what rules ask for. */
 export class Steps {
-  private readonly kinds = new Map<StepKind, Step[]>();
+  private readonly by = new Map<string, Step[]>();
+  readonly stations: readonly string[];
 
   constructor(readonly all: readonly Step[]) {
     for (const step of all) {
-      const known = this.kinds.get(step.kind);
-      if (known) known.push(step);
-      else this.kinds.set(step.kind, [step]);
+      this.file(step.kind, step);
+      this.file(`${step.kind} at ${step.station}`, step);
+      this.file(`${step.kind} about ${step.about ?? ''}`, step);
     }
+    this.stations = [...new Set(all.map(({ station }) => station))];
+  }
+
+  private file(key: string, step: Step): void {
+    const known = this.by.get(key);
+    if (known) known.push(step);
+    else this.by.set(key, [step]);
   }
 
   of(...kinds: readonly StepKind[]): Step[] {
-    return kinds.flatMap((kind) => this.kinds.get(kind) ?? []);
+    return kinds.flatMap((kind) => this.by.get(kind) ?? []);
   }
 
   at(station: string, ...kinds: readonly StepKind[]): Step[] {
-    return this.of(...kinds).filter((step) => step.station === station);
+    return kinds.flatMap((kind) => this.by.get(`${kind} at ${station}`) ?? []);
+  }
+
+  /** Those about a network or an exchange. */
+  about(id: string | null, ...kinds: readonly StepKind[]): Step[] {
+    return kinds.flatMap((kind) => this.by.get(`${kind} about ${id ?? ''}`) ?? []);
   }
 }
 
@@ -41,7 +54,5 @@ export const eachBefore = (before: readonly Step[], after: readonly Step[]): Edg
   before.flatMap((a) => after.flatMap((b) => (a.key === b.key ? [] : [{ before: a.key, after: b.key }])));
 
 /** The same, station by station. */
-export const atEach = (steps: Steps, before: readonly StepKind[], after: readonly StepKind[]): Edge[] => {
-  const stations = new Set(steps.all.map(({ station }) => station));
-  return [...stations].flatMap((station) => eachBefore(steps.at(station, ...before), steps.at(station, ...after)));
-};
+export const atEach = (steps: Steps, before: readonly StepKind[], after: readonly StepKind[]): Edge[] =>
+  steps.stations.flatMap((station) => eachBefore(steps.at(station, ...before), steps.at(station, ...after)));

@@ -8,7 +8,7 @@ export const cannotReach: Symptom = {
   causes: [
     {
       says: 'It has another address than the caller was told',
-      codes: ['ADR 13', 'ADR 1', 'ADR 2', 'ADR 3', 'ADR 10'],
+      codes: ['ADR 13', 'ADR 1', 'ADR 2', 'ADR 3', 'ADR 10', 'ADR 16'],
       tell: 'Ask the address that is told, then the one of the plan: only one of them answers.',
       look: 'the heads of the exchange, and the port of the device',
     },
@@ -20,7 +20,7 @@ export const cannotReach: Symptom = {
     },
     {
       says: 'It does not listen: another TCP port, the protocol switched off, or only on another port',
-      codes: ['ADR 12', 'LIN 7', 'LIN 9', 'ROU 2', 'DIR 6'],
+      codes: ['ADR 12', 'LIN 7', 'LIN 9', 'ROU 2', 'DIR 6', 'DIR 7'],
       tell: 'It answers an echo request, but refuses the connection.',
       look: 'the port of the device, protocols',
     },
@@ -32,7 +32,7 @@ export const cannotReach: Symptom = {
     },
     {
       says: 'The line is set otherwise: rate, character, or number',
-      codes: ['LIN 1', 'LIN 2', 'LIN 6', 'ADR 8', 'ADR 9', 'ADR 11'],
+      codes: ['LIN 1', 'LIN 2', 'LIN 5', 'LIN 6', 'LIN 8', 'ADR 8', 'ADR 9', 'ADR 11'],
       tell: 'Others on the same line answer, or none does.',
       look: 'Wiring, the line',
     },

@@ -24,5 +24,11 @@ export const lettersExchanged: Symptom = {
       tell: 'Every second character is missing.',
       look: 'the layout, texts',
     },
+    {
+      says: 'It begins at another place than is read',
+      codes: ['POS 1', 'POS 8', 'SIZ 1'],
+      tell: 'Its first letters are missing, or letters of another text stand before it.',
+      look: 'the sheet, addresses',
+    },
   ],
 };

@@ -8,13 +8,13 @@ export const neverConnected: Symptom = {
   causes: [
     {
       says: 'The references, the slot or the sizes of the two do not pair',
-      codes: ['DIR 7', 'DIR 13', 'SIZ 1', 'CAP 2'],
+      codes: ['DIR 7', 'DIR 13', 'SIZ 1', 'SIZ 2', 'SIZ 4', 'TYP 9', 'HWS 2', 'CAP 2'],
       tell: 'The refusal has a code: its text names size or reference.',
       look: 'the heads of the exchange',
     },
     {
       says: 'Both call, or both wait',
-      codes: ['DIR 6'],
+      codes: ['DIR 6', 'LIN 9'],
       tell: 'Neither shows an attempt.',
       look: 'the heads of the exchange',
     },

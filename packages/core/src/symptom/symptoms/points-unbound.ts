@@ -8,7 +8,7 @@ export const pointsUnbound: Symptom = {
   causes: [
     {
       says: 'The names differ by a letter, their case or the group before them',
-      codes: ['NAM 4', 'NAM 6', 'NAM 8'],
+      codes: ['NAM 2', 'NAM 4', 'NAM 6', 'NAM 8', 'POS 12'],
       tell: 'Bind one by choosing it from the list: it comes to life.',
       look: 'Points of the exchange',
     },

@@ -4,14 +4,7 @@ export const adapterBeforeSearch: OrderRule = {
   why: 'only an adapter in that network sees it',
   source: 'common practice',
   edges: (steps) =>
-    steps.of('own adapter').flatMap((adapter) => [
-      ...eachBefore(
-        [adapter],
-        steps.of('look').filter(({ about }) => about === adapter.about),
-      ),
-      ...eachBefore(
-        [adapter],
-        steps.of('address', 'device name').filter(({ about }) => about === adapter.about),
-      ),
-    ]),
+    steps
+      .of('own adapter')
+      .flatMap((adapter) => eachBefore([adapter], steps.about(adapter.about, 'look', 'address', 'device name'))),
 };

@@ -4,10 +4,5 @@ export const foundBeforeSet: OrderRule = {
   why: 'it is known by then which device is which',
   source: 'common practice',
   edges: (steps) =>
-    steps.of('look').flatMap((look) =>
-      eachBefore(
-        [look],
-        steps.of('address', 'device name').filter(({ about }) => about === look.about),
-      ),
-    ),
+    steps.of('look').flatMap((look) => eachBefore([look], steps.about(look.about, 'address', 'device name'))),
 };

@@ -8,7 +8,7 @@ export const safeBeforeLoad: OrderRule = {
     ...exchanges.flatMap(({ exchange, ends }) =>
       eachBefore(
         ends.flatMap(({ station }) => steps.at(station, 'outputs safe')),
-        steps.of('test').filter(({ about }) => about === exchange.id),
+        steps.about(exchange.id, 'test'),
       ),
     ),
   ],

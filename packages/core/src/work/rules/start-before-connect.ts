@@ -5,7 +5,7 @@ export const startBeforeConnect: OrderRule = {
   source: 'common practice: load before start before connect',
   edges: (steps, { exchanges }) =>
     exchanges.flatMap(({ exchange, ends }) => {
-      const begin = steps.of('publish', 'connect').filter(({ about }) => about === exchange.id);
+      const begin = steps.about(exchange.id, 'publish', 'connect');
       if (begin.length === 0) return [];
       const ready = [...ends.map(({ station }) => station), ...(exchange.via ? [exchange.via] : [])].flatMap(
         (station) => steps.at(station, 'load', 'start', 'address', 'device name', 'set by cable', 'read in'),
