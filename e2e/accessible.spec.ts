@@ -57,7 +57,7 @@ test('no violations on any view', async ({ page, app }) => {
   }
 });
 
-/** Views that only the demo fills, in two parts: each is a test of its own length. */
+/** Views that only the demo fills, in parts: each is a test of its own length. */
 const OF_THE_DEMO = {
   'stations, wiring and routes': [
     'stations/servicelaptop',
@@ -72,6 +72,16 @@ const OF_THE_DEMO = {
     'routes/route-defrost',
     'routes/route-dock',
     'routes/ask?to=defrostctl',
+  ],
+  'the work on site': [
+    'site',
+    'site/list',
+    'site/work',
+    'site/work?step=load%20plantctl',
+    'site/work/print',
+    'site/temporary',
+    'symptoms',
+    'symptoms/factor?at=skidctl',
   ],
   'exchanges, structures and tags': [
     'findings',
@@ -102,6 +112,25 @@ for (const [part, paths] of Object.entries(OF_THE_DEMO)) {
     }
   });
 }
+
+test('no violations where found devices stand beside the plan; a narrow window has all of the order of work', async ({
+  page,
+  app,
+}) => {
+  const project = await app.demo();
+  await page.goto(`${app.url}/p/${project}/site/list`);
+  await page
+    .getByLabel('Rows of the list')
+    .fill('IP;Name\n10.48.10.45;quay-link\n10.48.10.40;evap-head\n10.48.10.77;x');
+  await expectNoViolations(page, 'site/list');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('2 to decide')).toBeVisible();
+  await expectNoViolations(page, 'site');
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto(`${app.url}/p/${project}/site/work`);
+  await expect(page.getByRole('button', { name: /Skip/ })).toBeInViewport({ ratio: 1 });
+  await expect(page.getByRole('link', { name: 'Print' })).toBeInViewport({ ratio: 1 });
+});
 
 test('no violations in the rehearsal: walked, running, traced, and in the value lab beside it', async ({
   page,

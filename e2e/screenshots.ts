@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, expectDemo, test } from './app';
 import { pick } from './picking';
@@ -21,7 +22,6 @@ test('pictures', async ({ page, app }) => {
   await shot('overview', `/p/${project}/overview`);
   await shot('sheet-to-print', `/p/${project}/exchanges/duty/print`);
   await shot('findings', `/p/${project}/findings`);
-  await shot('symptom', `/p/${project}/symptoms/factor`);
   await shot('stations', `/p/${project}/stations`);
   await shot('station', `/p/${project}/stations/skidctl`);
   await shot('wiring', `/p/${project}/wiring?at=port:port-skidctl:address`);
@@ -47,12 +47,18 @@ test('pictures', async ({ page, app }) => {
   await pick(page.getByRole('group', { name: 'Columns of the file' }), 'Type', 5);
   await expect(page.getByRole('heading', { name: /4 changed, 2 dropped/ })).toBeVisible();
   await page.screenshot({ path: join(folder, 'tags-brought-in.png') });
-  await app.change(project, {
-    id: 'moved',
-    label: 'Move the pressures',
-    changes: [{ kind: 'claim', id: 'pressures-plant', path: ['place', 'number'], before: 324, after: 330 }],
-  });
-  await shot('compare', `/p/${project}/history/0/newest`);
+  await page.goto(`${app.url}/p/${project}/site/list`);
+  await page.getByLabel('Rows of the list').fill(readFileSync(join(folder, '../../demo/site-scan.csv'), 'utf8'));
+  await expect(page.getByRole('heading', { name: '12 new' })).toBeVisible();
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('5 to decide')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('not seen')).toBeVisible();
+  await page.screenshot({ path: join(folder, 'survey.png') });
+  await page.goto(`${app.url}/p/${project}/site/work?step=load%20plantctl`);
+  await expect(page.getByRole('region', { name: 'Step 42' })).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, 'order-of-work.png') });
   await page.goto(`${app.url}/p/${await app.create('North pier')}/begin`);
   const side = async (which: 'left' | 'right', name: string, address: string, rows: readonly string[]) => {
     await page.getByLabel(`Station of the ${which} list`).fill(name);

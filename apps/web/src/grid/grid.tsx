@@ -85,6 +85,8 @@ export function Grid(props: Props) {
     overscan: 6,
     useFlushSync: false,
     scrollPaddingStart: 30,
+    // The head stands above the rows, and moves them down by as much.
+    scrollPaddingEnd: 30,
   });
   useLayoutEffect(() => virtual.measure(), [rows, virtual]);
 

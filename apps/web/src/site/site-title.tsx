@@ -8,6 +8,12 @@ import { colour, size, space } from '../theme/tokens';
 import { useSurvey } from './use-survey';
 import { useWork } from './use-work';
 
+const Title = styled(PageTitle)`
+  @media (max-width: 1100px) {
+    flex-wrap: wrap;
+  }
+`;
+
 const Parts = styled.nav`
   display: flex;
   gap: ${space[5]}px;
@@ -34,6 +40,10 @@ const Rest = styled.div`
   align-items: baseline;
   margin-left: auto;
   min-width: 0;
+  @media (max-width: 1100px) {
+    flex-wrap: wrap;
+    margin-left: 0;
+  }
 `;
 
 /** The head of the step Site: its parts, each with what is left to do there. */
@@ -45,7 +55,7 @@ export function SiteTitle({ children }: { children?: ReactNode }) {
   const temporary = useMemo(() => (shown ? temporaryThings(shown).length : 0), [shown]);
   const at = (path: string) => `/p/${project}/${path}`;
   return (
-    <PageTitle>
+    <Title>
       <h1>Site</h1>
       <Parts aria-label="Parts of the work on site">
         <NavLink to={at('site')} end>
@@ -63,6 +73,6 @@ export function SiteTitle({ children }: { children?: ReactNode }) {
         <NavLink to={at('symptoms')}>Symptoms</NavLink>
       </Parts>
       <Rest>{children}</Rest>
-    </PageTitle>
+    </Title>
   );
 }

@@ -23,7 +23,7 @@ const Facts = styled.ul`
   }
 `;
 const Title = styled.h2`
-  padding-bottom: ${space[4]}px;
+  padding-bottom: ${space[3]}px;
 `;
 const Key = styled.kbd`
   margin-left: ${space[3]}px;
@@ -39,7 +39,7 @@ const Buttons = styled.p`
   display: flex;
   flex-wrap: wrap;
   gap: ${space[3]}px;
-  padding: ${space[3]}px 0;
+  padding: ${space[2]}px 0 ${space[5]}px;
 `;
 
 interface Props {
@@ -58,6 +58,24 @@ export function StepPanel({ step, all, onTick, onAgain }: Props) {
       <Title>
         {step.number} · {step.what}
       </Title>
+      {step.record && (
+        <p>
+          {byWords(step)}
+          {step.record.reason && `: ${step.record.reason}`}
+        </p>
+      )}
+      <Buttons>
+        <BoxButton aria-keyshortcuts="Y" onPress={() => onTick('done')}>
+          Done<Key>Y</Key>
+        </BoxButton>
+        <BoxButton aria-keyshortcuts="N" onPress={() => onTick('failed')}>
+          Failed …<Key>N</Key>
+        </BoxButton>
+        <BoxButton aria-keyshortcuts="S" onPress={() => onTick('skipped')}>
+          Skip …<Key>S</Key>
+        </BoxButton>
+        {step.record && <BoxButton onPress={onAgain}>Not said yet</BoxButton>}
+      </Buttons>
       <Part title="Must be ready" none="nothing more">
         {step.needs.map(({ what, stands }) => (
           <li key={what}>
@@ -91,24 +109,6 @@ export function StepPanel({ step, all, onTick, onAgain }: Props) {
           ))}
         </Part>
       )}
-      {step.record && (
-        <p>
-          {byWords(step)}
-          {step.record.reason && `: ${step.record.reason}`}
-        </p>
-      )}
-      <Buttons>
-        <BoxButton aria-keyshortcuts="Y" onPress={() => onTick('done')}>
-          Done<Key>Y</Key>
-        </BoxButton>
-        <BoxButton aria-keyshortcuts="N" onPress={() => onTick('failed')}>
-          Failed …<Key>N</Key>
-        </BoxButton>
-        <BoxButton aria-keyshortcuts="S" onPress={() => onTick('skipped')}>
-          Skip …<Key>S</Key>
-        </BoxButton>
-        {step.record && <BoxButton onPress={onAgain}>Not said yet</BoxButton>}
-      </Buttons>
     </Section>
   );
 }

@@ -40,6 +40,13 @@ const Columns = styled.div`
     border-left: 1px solid ${colour.hairline};
     overflow: auto;
   }
+  @media (max-width: 900px) {
+    grid-template: minmax(0, 1.2fr) minmax(0, 1fr) / minmax(0, 1fr);
+    > * + * {
+      border-left: 0;
+      border-top: 1px solid ${colour.edge};
+    }
+  }
 `;
 
 const Notes = styled.ul`
