@@ -11,12 +11,17 @@ const MOST_MS = 40;
  * Doubt that they would newly have at what they change; null where there is none. The engine is afterwards as it was; while
  * something waits to be checked nothing is foreseen.
  */
-export function foreseen(engine: CheckEngine, project: Project, changes: readonly Change[]): string | null {
+export function foreseen(
+  engine: CheckEngine,
+  project: Project,
+  changes: readonly Change[],
+  most = MOST_MS,
+): string | null {
   if (engine.waiting > 0 || changes.length === 0) return null;
   const applied = apply(project, { id: 'foreseen', label: '', changes });
   if (!applied.ok) return applied.refusal.sentence;
   const known = new Set(engine.findings.keys());
-  const end = performance.now() + MOST_MS;
+  const end = performance.now() + most;
   engine.edit(project.with(applied.entities), applied.entities);
   const { findings } = engine.advance(() => performance.now() > end);
   const fresh = [...findings].flatMap(([key, finding]) => (finding && !known.has(key) ? [finding] : []));

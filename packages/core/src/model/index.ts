@@ -11,7 +11,6 @@ export { digestOf } from './digest.js';
 export { Expectation } from './expectation.js';
 export { FoundDevice } from './found-device.js';
 export { TemporaryThing } from './temporary-thing.js';
-export { WorkRecord } from './work-record.js';
 export { HelperObject } from './helper-object.js';
 export { type Entity, type EntityOf, isKind, type Kind, kindWord, kindWords, KINDS, PROJECT_ID } from './kinds.js';
 export { Landing } from './landing.js';

@@ -6,7 +6,7 @@ import { LONGEST_TEXT } from './lengths.js';
 import { WORK_STATES, type WorkState } from './words.js';
 
 /** What became of one step of the order of work: by whom, when, and what was seen. Holds as long as what the step rests on. */
-@Called('record of a step')
+@Called('record of a step', 'records of steps')
 export class WorkRecord {
   @IsId() id!: string;
   @IsOrder() order!: number;
