@@ -61,12 +61,18 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
   await expect(page.getByRole('grid', { name: 'Ports' })).toBeFocused();
   await page.keyboard.type('192.168.7.2/24');
   await page.keyboard.press('Enter');
-  await expectDemo(page, -BLOCKERS, doubts - 1);
+  // What the adapter had before is kept, and named until it is set back or said to stay.
+  await expectDemo(page, -BLOCKERS, doubts - 1, 1);
 
   // What only people can say, another says in a window of his own: what the fans do on a lost link,
   // who has the last word, and how the roof's characters are framed.
   const set = (kind: Change['kind'], id: string, path: string[], before: unknown, after: unknown) =>
     ({ kind, id, path, ...(before === undefined ? {} : { before }), after }) as Change;
+  // That the adapter's new address stays is said, too.
+  await expectStored(page);
+  type Kept = { id: string; was?: string; wasOn?: string };
+  const { settings } = JSON.parse(await app.file(project)) as { settings: Kept[] };
+  const kept = settings.find(({ was }) => was)!;
   const roof = ['port-plantctl-roof-line', 'port-roofbase-roof-line'];
   await app.change(project, {
     id: 'decided',
@@ -79,6 +85,9 @@ test('the whole job: clear the demo by keyboard, undo it, settle a new exchange,
       }),
       set('area', 'plantctl-memory', ['lastWord'], undefined, 'ControlRoom'),
       ...roof.map((id) => set('port', id, ['serial'], '19200 8N1', '19200 8E1')),
+      ...(['was', 'wasOn'] as const).map(
+        (field) => ({ kind: 'setting', id: kept.id, path: [field], before: kept[field] }) as Change,
+      ),
     ],
   });
   const clear = () => expectDemo(page, -DEMO.blocker, -DEMO.doubt, -DEMO.hint);

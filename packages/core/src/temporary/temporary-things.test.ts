@@ -34,7 +34,12 @@ test('a value that is held and an own adapter are named by DOC 6 with how each i
     ['adapter', expect.stringContaining('address') as string, '10.0.0.1 255.255.255.0'],
   ]);
   const adapter = found.find(({ message }) => message === 'adapter')!;
-  expect(fixesOf(adapter, away)[0]?.label).toBe('set back to 10.0.0.1 255.255.255.0');
+  const fixes = fixesOf(adapter, away);
+  expect(fixes.map(({ label }) => label)).toEqual([
+    'set back to 10.0.0.1 255.255.255.0',
+    'it stays: what it had before is forgotten',
+  ]);
+  expect(findingsOf(done(away, fixes[1]!.changes)).map(({ message }) => message)).not.toContain('adapter');
   const things = temporaryThings(away);
   expect(things.map(({ sort, undo }) => [sort, undo])).toEqual([
     ['held in rehearsal', 'Take the hand off'],

@@ -99,7 +99,14 @@ export const leftIn: Rule = {
       const [, port = ''] = (reader.get('setting', id)?.field ?? '').split(' ');
       const adapter = reader.get('port', port);
       const changes = adapter ? setBack(reader, adapter) : null;
-      return changes ? [{ label: `set back to ${finding.params.was}`, changes }] : [];
+      const setting = reader.get('setting', id);
+      const stays = setting
+        ? (['was', 'wasOn'] as const).map((field) => set('setting', setting, [field], undefined))
+        : [];
+      return [
+        ...(changes ? [{ label: `set back to ${finding.params.was}`, changes }] : []),
+        { label: 'it stays: what it had before is forgotten', changes: stays },
+      ];
     }
     const helper = reader.get('helper', id);
     return helper ? [{ label: 'taken out', changes: [set('helper', helper, ['presence'], 'removed')] }] : [];
