@@ -9,18 +9,16 @@ export interface Candidate {
   score: number;
 }
 
-/** Each counts more than all after it together. */
-const WEIGHT: Readonly<Record<Fact, number>> = {
-  hardware: 128,
-  deviceName: 64,
-  address: 32,
-  unit: 16,
-  node: 16,
-  telemetry: 16,
+/** A reason counts more than all weaker ones together; unit, node and telemetry address are as good as one another. */
+const WEIGHT: Readonly<Partial<Record<Fact, number>>> = {
+  hardware: 512,
+  deviceName: 256,
+  address: 128,
+  unit: 32,
+  node: 32,
+  telemetry: 32,
+  type: 8,
   orderCode: 4,
-  type: 4,
-  slots: 1,
-  revision: 1,
 };
 
 /** What names one device among others; what several of a kind share speaks only where none of that does. */
@@ -35,7 +33,7 @@ export const namesOne = ({ reasons }: Pick<Candidate, 'reasons'>): boolean =>
 export function candidatesOf(index: PlannedIndex, found: Partial<Record<Fact, string>>): Candidate[] {
   const reasons = new Map<PlannedDevice, Fact[]>();
   for (const fact of FACTS) {
-    if (fact === 'revision' || fact === 'slots') continue;
+    if (WEIGHT[fact] === undefined) continue;
     for (const planned of index.with(fact, found[fact] ?? '')) {
       const known = reasons.get(planned);
       if (known) known.push(fact);
@@ -45,7 +43,7 @@ export function candidatesOf(index: PlannedIndex, found: Partial<Record<Fact, st
   const all = [...reasons].map(([planned, facts]): Candidate => ({
     planned,
     reasons: facts,
-    score: facts.reduce((sum, fact) => sum + WEIGHT[fact], 0),
+    score: facts.reduce((sum, fact) => sum + WEIGHT[fact]!, 0),
   }));
   const named = all.filter(namesOne);
   const best = new Map<string, Candidate>();

@@ -34,7 +34,11 @@ export const IDENTITY: readonly Fact[] = ['hardware', 'type', 'orderCode', 'revi
 /** A fact in the one form in which two texts are compared; empty: nothing is said. */
 export function plainFact(fact: Fact, text: string): string {
   const clean = text.trim();
-  if (fact === 'hardware') return clean.toLowerCase().replace(/[^0-9a-f]/g, '');
+  if (fact === 'hardware') {
+    // Some lists leave the leading zero of a byte out: 2:0:5e:0:0:b.
+    const bytes = clean.toLowerCase().split(/[:-]/);
+    return (bytes.length === 6 ? bytes.map((byte) => byte.padStart(2, '0')) : bytes).join('').replace(/[^0-9a-f]/g, '');
+  }
   if (fact === 'address') {
     const read = parseIpv4(clean.split('/')[0]!);
     return !read.ok ? clean.toLowerCase() : read.value === 0 ? '' : String(read.value);

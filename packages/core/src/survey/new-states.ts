@@ -5,7 +5,7 @@ import { subnetFor } from '../wiring/ledger.js';
 import { plainFact, type Fact } from './facts.js';
 import type { PlannedDevice } from './planned-devices.js';
 
-/** Addresses that a computer gives itself where nobody gives it one. [published: RFC 3927, section 2.1] */
+/** Addresses that a computer gives itself where nobody gives it one. [published: RFC 3927, section 2.1] [from memory] */
 const LINK_LOCAL = parseSubnet('169.254.0.0/16');
 
 /** A fact that says that nobody set the device for this plan yet. */

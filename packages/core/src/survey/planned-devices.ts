@@ -34,10 +34,7 @@ export function plannedDevices(project: Project): PlannedDevice[] {
 
 function plannedAt(project: Project, station: Station, port: Port | null): PlannedDevice {
   const racks = childrenOf(project, 'rack', station.id);
-  const module = headOf(
-    project,
-    racks.flatMap(({ id }) => childrenOf(project, 'module', id)),
-  );
+  const module = headOf(racks.flatMap(({ id }) => childrenOf(project, 'module', id)));
   const profile = station.profile ? project.get('profile', station.profile) : undefined;
   const own = (station.orderCode ?? '') !== '' || !module;
   const atPort = (field: string): FactCell | null => (port ? { kind: 'port', id: port.id, path: [field] } : null);
@@ -74,7 +71,7 @@ function plannedAt(project: Project, station: Station, port: Port | null): Plann
 }
 
 /** The module that answers for a whole rack. */
-const headOf = (_: Project, modules: readonly Module[]): Module | undefined =>
+const headOf = (modules: readonly Module[]): Module | undefined =>
   modules.find(({ kind }) => kind === 'CPU') ?? modules.find(({ kind }) => kind === 'head');
 
 /** Planned devices by what they are found by. */

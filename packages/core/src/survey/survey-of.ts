@@ -91,6 +91,7 @@ export function surveyOf(project: Project): Survey {
 
 /** What it was said to be; else the likeliest. */
 function chosen(index: PlannedIndex, found: FoundDevice, candidates: readonly Candidate[]): PlannedDevice | null {
+  if (found.decision === 'not ours') return null;
   if (!found.station) return candidates[0]?.planned ?? null;
   const known = candidates.find(({ planned }) => planned.station.id === found.station);
   return known?.planned ?? index.all.find(({ station }) => station.id === found.station) ?? null;

@@ -130,6 +130,30 @@ test.each([
   expect(one(project, `${HEAD}\n02:00:5e:00:00:01;${address};;;;`).why).toContain(words);
 });
 
+test('a hardware address without its leading zeros is the same; an address speaks louder than all numbers together', () => {
+  const project = edited(
+    twoStations(),
+    ['port', 'porta', 'hardware', '02:00:5E:00:00:0B'],
+    ['port', 'portb', 'unit', 7],
+    ['port', 'portb', 'node', '7'],
+    ['port', 'portb', 'telemetry', '7'],
+  );
+  expect(one(project, '? (10.0.0.77) at 2:0:5e:0:0:b on en0').mayBe.map(({ name }) => name)).toEqual(['A']);
+  const row = one(project, 'IP;Unit;Node;Telemetry\n10.0.0.1;7;7;7');
+  expect(row.mayBe.map(({ name }) => name)).toEqual(['A', 'B']);
+});
+
+test('what is not ours is taken for no station, and does not hide the one that is', () => {
+  const project = surveyed(twoStations(), 'IP;Name\n10.0.0.1;stranger\n10.0.0.1;A');
+  const [stranger] = surveyOf(project).rows;
+  const decided = notOurs(project, [stranger!], DECIDING);
+  const after = surveyOf(done(project, decided.ok ? decided.changes : [])).rows;
+  expect(after.map(({ station, state, also }) => [station, state, also])).toEqual([
+    [null, 'not ours', null],
+    ['sa', 'agrees', null],
+  ]);
+});
+
 test('what cannot be set at a device contradicts that it is this one', () => {
   const project = edited(twoStations(), ['station', 'sa', 'orderCode', 'CP-1'], ['station', 'sa', 'revision', '2.1']);
   const row = one(project, `${HEAD}\n;10.0.0.1;;CP-2;v2.1;`);
