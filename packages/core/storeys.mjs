@@ -10,4 +10,5 @@ export const STOREYS = [
   ['setting', 'create', 'profiles', 'exchange', 'fields'],
   ['tags', 'sheet', 'compare', 'hardware', 'lab', 'survey', 'temporary'],
   ['check', 'symptom', 'find', 'work'],
+  ['pointtest'],
 ];

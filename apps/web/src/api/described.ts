@@ -453,7 +453,7 @@ export interface components {
         };
         ChangeDto: {
             /** @enum {string} */
-            kind: "project" | "profile" | "station" | "rack" | "module" | "network" | "port" | "area" | "structure" | "series" | "import" | "tag" | "copy" | "landing" | "exchange" | "end" | "lane" | "claim" | "acceptance" | "tick" | "setting" | "route" | "helper" | "expectation" | "found" | "work" | "temporary";
+            kind: "project" | "profile" | "station" | "rack" | "module" | "network" | "port" | "area" | "structure" | "series" | "import" | "tag" | "copy" | "landing" | "exchange" | "end" | "lane" | "claim" | "acceptance" | "tick" | "setting" | "route" | "helper" | "expectation" | "found" | "work" | "temporary" | "point";
             id: string;
             /** @description into the entity; empty: the whole of it */
             path: string[];

@@ -21,6 +21,7 @@ export { MemoryCopy } from './memory-copy.js';
 export { Module } from './module.js';
 export { Network } from './network.js';
 export { childrenOf, inOrder, orderAfter } from './order.js';
+export { PointRecord } from './point-record.js';
 export { Port } from './port.js';
 export { type Problem, problemSentence, quoted } from './problem.js';
 export { Profile } from './profile.js';

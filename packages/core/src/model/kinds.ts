@@ -12,6 +12,7 @@ import { Lane } from './lane.js';
 import { MemoryCopy } from './memory-copy.js';
 import { Module } from './module.js';
 import { Network } from './network.js';
+import { PointRecord } from './point-record.js';
 import { Port } from './port.js';
 import { Profile } from './profile.js';
 import { ProjectInfo } from './project-info.js';
@@ -59,6 +60,7 @@ export const CLASSES = {
   found: FoundDevice,
   work: WorkRecord,
   temporary: TemporaryThing,
+  point: PointRecord,
 };
 
 export type Kind = keyof typeof CLASSES;

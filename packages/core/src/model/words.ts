@@ -314,3 +314,10 @@ export const TEMPORARY_SORTS = [
   'other',
 ] as const;
 export type TemporarySort = (typeof TEMPORARY_SORTS)[number];
+
+/** What became of a point that was tested on site. */
+export const POINT_RESULTS = ['seen', 'not seen', 'skipped'] as const;
+export type PointResult = (typeof POINT_RESULTS)[number];
+/** Where a point is looked at: at the device itself, or in the tool that looks into the sink. */
+export const POINT_VIEWS = ['tool', 'device'] as const;
+export type PointView = (typeof POINT_VIEWS)[number];

@@ -6,7 +6,7 @@ import type { EntityChange, Project, Reader } from '../model/project.js';
 import { RecordingReader } from '../model/recording-reader.js';
 import { touchedBy } from '../model/touched.js';
 import { pathsOf, type Path } from './path.js';
-import { pairsOf } from './values.js';
+import { pairsOf, type ValuePair } from './values.js';
 
 /**
  * Everything that a walk of this lane goes by, as one short text: who calls whom with what he was told, which bits move
@@ -17,24 +17,33 @@ export function walkDigest(reader: Reader, exchange: Exchange, lane: Lane): stri
   return digestOf(typeof paths === 'string' ? paths : paths.map((path) => gone(reader, path)));
 }
 
-function gone(reader: Reader, { source, sink, moves, stopped }: Path): unknown {
-  const values = pairsOf(source, sink);
-  const bits = (list: Int32Array) => list.join(' ');
+function gone(reader: Reader, path: Path): unknown {
+  const values = pairsOf(path.source, path.sink);
+  return [...pathFacts(reader, path), typeof values === 'string' ? values : [values.left, values.pairs.map(pairFacts)]];
+}
+
+const bitsOf = (list: Int32Array): string => list.join(' ');
+
+/** What goes from one end to the other by what each says, whatever it is taken for. */
+export function pathFacts(reader: Reader, { source, sink, moves, stopped }: Path): unknown[] {
   return [
     endFacts(reader, source.end),
     endFacts(reader, sink.end),
     stopped,
     moves === null || moves === 'values'
       ? moves
-      : [moves.from.area, bits(moves.from.bits), moves.to.area, bits(moves.to.bits)],
-    typeof values === 'string'
-      ? values
-      : [
-          values.left,
-          values.pairs.map((p) => [p.key, p.source.type, p.sink.type, bits(p.source.bits), bits(p.sink.bits)]),
-        ],
+      : [moves.from.area, bitsOf(moves.from.bits), moves.to.area, bitsOf(moves.to.bits)],
   ];
 }
+
+/** Where one value lies at both ends, and what each takes it for. */
+export const pairFacts = ({ key, source, sink }: ValuePair): unknown[] => [
+  key,
+  source.type,
+  sink.type,
+  bitsOf(source.bits),
+  bitsOf(sink.bits),
+];
 
 function endFacts(reader: Reader, { station, port: id, calling, told }: End): unknown {
   const port = id ? reader.get('port', id) : undefined;

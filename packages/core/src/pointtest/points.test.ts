@@ -1,0 +1,258 @@
+import fc from 'fast-check';
+import { apply } from '../change/apply.js';
+import type { Change } from '../change/change.js';
+import { put } from '../change/make.js';
+import type { PointRecord } from '../model/point-record.js';
+import type { Project } from '../model/project.js';
+import { Plant } from '../rehearse/plant.js';
+import { shownValues } from '../rehearse/shown-values.js';
+import { printedSeed } from '../testing/oracle.testing.js';
+import { rightPlant } from '../testing/plant/right-plant.testing.js';
+import { plantOf, randomEdit, smallPlant, THEMES } from '../testing/random-edits.testing.js';
+import { applied, edited, twoStations, type FieldEdit } from '../testing/two-stations.testing.js';
+import { typedNumber } from '../text/typed-number.js';
+import { observedLanes } from './observed-lanes.js';
+import { pointDetail } from './point-detail.js';
+import { PointList } from './point-list.js';
+import { recordsByPoint, recordsOfGone, standingOf } from './point-states.js';
+import { pointName, type Point } from './point.js';
+import { recordPoint, type SaidOfPoint } from './record-point.js';
+import { notRunning, seeRunning } from './seen-running.js';
+import { whichMoved } from './which-moved.js';
+
+const pointsOf = (project: Project): readonly Point[] => new PointList(project).all().points;
+const done = (project: Project, changes: readonly Change[]) => applied(project, { id: 't', label: '', changes });
+const AT = '2026-11-30T10:00:00.000Z';
+const SEEN: SaidOfPoint = { result: 'seen', view: 'tool', revision: 7, by: 'Ada', at: AT };
+
+/** A plant whose stations were all seen running. */
+const running = (project: Project) => done(project, seeRunning([...project.all('station')], { by: 'Ada', at: AT }));
+let ids = 0;
+function said(project: Project, point: Point, what: Partial<SaidOfPoint> = {}): Project {
+  const known = recordsByPoint(project).get(point.key);
+  const recorded = recordPoint(project, point, known, { ...SEEN, ...what }, () => `r${++ids}`);
+  if (!recorded.ok) throw new Error(recorded.sentence);
+  return done(project, recorded.changes);
+}
+const stateOf = (project: Project, point: Point) => standingOf(point, recordsByPoint(project).get(point.key)).state;
+
+test('each value of a lane is a point: what to set and what to expect, each as its own end writes it, and what stands still', () => {
+  const points = pointsOf(smallPlant());
+  expect(points.map((point) => [pointName(point), point.from.address, point.to.address])).toEqual(
+    expect.arrayContaining([
+      ['Block ca, A to B', 'a100', 'b200'],
+      ['R1, B to A', 'b300', 'a300'],
+    ]),
+  );
+  const first = points.find(({ from }) => from.name === 'R1')!;
+  expect(pointDetail(smallPlant(), first)).toMatchObject({
+    // [common practice] 16#1234 shows an exchange of bytes, −1 a sign that is lost.
+    tries: [
+      { set: '4660', expect: '4660' },
+      { set: '−1', expect: '−1' },
+    ],
+    still: { address: 'a301' },
+  });
+  const reals = points.find(({ from }) => from.name === 'Block ca')!;
+  expect(pointDetail(smallPlant(), reals)!.tries).toEqual([
+    { set: '1.0', expect: '1.0', element: 'element 1 of 2', base: 'REAL' },
+    { set: '−1.0', expect: '−1.0', element: 'element 2 of 2', base: 'REAL' },
+  ]);
+});
+
+test('a contact that is closed at rest is 1 at rest', () => {
+  const bit = (contact: string | null) => {
+    const project = edited(smallPlant(), ['lane', 'lane2', 'contact', contact]);
+    const point = pointsOf(project).find(({ from }) => from.name === 'R3')!;
+    return pointDetail(project, point)!;
+  };
+  expect(bit('true at rest')).toMatchObject({
+    atRest: '1 at rest: operate it, and it goes to 0',
+    tries: [{ set: '1' }, { set: '0' }].map((one) => ({ ...one, set: expect.stringMatching(/1|0|TRUE|FALSE/) })),
+  });
+  expect(bit('true when active').atRest).toBe('0 at rest: operate it, and it goes to 1');
+  expect(bit(null).atRest).toBe('');
+});
+
+test('seen in the tool and at the device is seen; in one of them alone it is not', () => {
+  const plant = running(smallPlant());
+  const [point] = pointsOf(plant);
+  const once = said(plant, point!);
+  expect([stateOf(plant, point!), stateOf(once, point!)]).toEqual(['to test', 'in one view']);
+  const both = said(once, point!, { view: 'device' });
+  expect(stateOf(both, point!)).toBe('seen');
+  const not = said(both, point!, { result: 'not seen', set: '1.0', saw: '2.278E-41' });
+  expect(stateOf(not, point!)).toBe('not seen');
+  expect(stateOf(said(not, point!), point!)).toBe('seen');
+  expect(standingOf(point!, recordsByPoint(not).get(point!.key)).records.map(({ view }) => view)).toEqual([
+    'tool', 'device', 'tool',
+  ]); // prettier-ignore
+  expect([...observedLanes([point!], recordsByPoint(both))]).toEqual([point!.lane]);
+  expect([...observedLanes([point!], recordsByPoint(once))]).toEqual([]);
+});
+
+test('refused with a sentence: a station that is not seen running, a skip without a reason, the same said twice by one', () => {
+  const plant = smallPlant();
+  const [point] = pointsOf(plant);
+  const say = (project: Project, what: Partial<SaidOfPoint> = {}) =>
+    recordPoint(project, point!, recordsByPoint(project).get(point!.key), { ...SEEN, ...what }, () => 'r');
+  expect(say(plant)).toEqual({
+    ok: false,
+    sentence: 'A was not seen running, B was not seen running: a test would prove nothing.',
+  });
+  const [a] = notRunning(plant, point!)!.stations;
+  const stopped = edited(running(plant), ['station', a!.id, 'observed', { state: 'stopped', by: 'Bo', at: AT }]);
+  expect(say(stopped)).toMatchObject({ sentence: 'A was seen stopped by Bo: a test would prove nothing.' });
+  expect(say(running(plant), { result: 'skipped', reason: ' ' })).toMatchObject({ ok: false });
+  // Why something cannot be tested can be said of one that stands still.
+  expect(say(stopped, { result: 'skipped', reason: 'valve not mounted' }).ok).toBe(true);
+  const once = said(running(plant), point!);
+  expect(say(once)).toEqual({ ok: false, sentence: 'Block ca, A to B was seen already, said Ada.' });
+  expect(say(once, { by: 'Bo' }).ok).toBe(true);
+});
+
+test('a station that was started by the order of work counts as seen running', () => {
+  const work = (id: string) =>
+    put('work', { id: `w${id}`, order: 10, step: `start ${id}`, state: 'done', basis: '', by: 'Ada', at: AT });
+  const plant = smallPlant();
+  const [point] = pointsOf(plant);
+  expect(notRunning(done(plant, [work('sa'), work('sb')]), point!)).toBeNull();
+  expect(notRunning(done(plant, [work('sa')]), point!)!.sentence).toContain('B was not seen running');
+});
+
+test('two who say otherwise without knowing of each other: it is to be tested again', () => {
+  const plant = running(smallPlant());
+  const [point] = pointsOf(plant);
+  const two = (['seen', 'not seen'] as const).flatMap((result, i) => {
+    const recorded = recordPoint(plant, point!, undefined, { ...SEEN, result, by: i ? 'Bo' : 'Ada' }, () => `q${i}`);
+    return recorded.ok ? recorded.changes : [];
+  });
+  const met = done(plant, two);
+  expect(standingOf(point!, recordsByPoint(met).get(point!.key))).toMatchObject({
+    state: 'not seen',
+    quarrel: 'Ada says seen, Bo says not seen: test it again',
+  });
+  expect(stateOf(said(met, point!, { by: 'Cy' }), point!)).toBe('in one view');
+});
+
+const EDITS: readonly [string, FieldEdit, boolean][] = [
+  ['where its sink has it', ['claim', 'cb', 'place', { area: 'areab', view: 'vb', number: 210 }], false],
+  ['an address that it calls', ['port', 'portb', 'address', '10.0.0.9'], false],
+  ['how its values lie', ['profile', 'pb', 'layout', { registerOrder: 'low first' }], false],
+  ['a name', ['station', 'sb', 'name', 'Other'], true],
+  ['how often', ['exchange', 'x', 'cadence', 250], true],
+];
+test.each(EDITS)('after an edit of %s', (_, edit, stays) => {
+  const plant = running(twoStations());
+  const point = pointsOf(plant)[0]!;
+  const seen = said(said(plant, point), point, { view: 'device' });
+  const after = edited(seen, edit);
+  const [now] = pointsOf(after);
+  expect(now!.key).toBe(point.key);
+  expect(stateOf(after, now!)).toBe(stays ? 'seen' : 'before the change');
+});
+
+test('a record of a point that was deleted meanwhile is kept, and told with its name', () => {
+  const plant = running(smallPlant());
+  const point = pointsOf(plant).find(({ from }) => from.name === 'R2')!;
+  const seen = said(plant, point);
+  const items = { ...seen.get('lane', 'lane2')!.items };
+  delete items.k2;
+  const claims = (['ca2', 'cb2'] as const).map((id): FieldEdit => {
+    const own = { ...seen.get('claim', id)!.items };
+    delete own.k2;
+    return ['claim', id, 'items', own];
+  });
+  const after = edited(seen, ['lane', 'lane2', 'items', items], ...claims);
+  expect(pointsOf(after).map(({ key }) => key)).not.toContain(point.key);
+  expect(recordsOfGone(after, pointsOf(after)).map(({ name }) => name)).toEqual(['R2, B to A']);
+  expect(recordsOfGone(seen, pointsOf(seen))).toEqual([]);
+});
+
+test('who must and must not reach whom is tested too; what must not, without the other running', () => {
+  const must = (id: string, word: string) =>
+    put('expectation', { id, order: 10, from: 'sa', to: 'sb', traffic: 'requests', must: word } as never);
+  const plant = done(smallPlant(), [must('e1', 'must reach'), must('e2', 'must not reach')]);
+  const [reach, none] = pointsOf(plant).filter(({ sort }) => sort !== 'value');
+  expect([pointName(reach!), pointName(none!)]).toEqual(['A reaches B', 'A does not reach B']);
+  expect(pointDetail(plant, reach!)!.tries[0]!.expect).toContain('10.0.0.2');
+  expect(pointDetail(plant, none!)!.tries[0]!.expect).toContain('no answer');
+  expect(notRunning(plant, none!)!.stations.map(({ id }) => id)).toEqual(['sa']);
+});
+
+test('somebody operates a thing and says what moved: the points that lie there, the smallest first', () => {
+  const plant = smallPlant();
+  const points = pointsOf(plant);
+  const bit = points.find(({ from }) => from.name === 'R3')!;
+  const moved = whichMoved(plant, points, 'sb', bit.from.address);
+  expect(moved.ok && moved.value[0]!.point).toBe(bit);
+  const second = whichMoved(plant, points, 'sa', 'a101');
+  expect(second.ok && second.value.map(({ point }) => point.from.name)).toEqual(['Block ca']);
+  expect(whichMoved(plant, points, 'sa', '%MX0')).toMatchObject({ ok: false });
+});
+
+test('a lane that cannot be tested yet is told with what is missing', () => {
+  const { points, without } = new PointList(edited(twoStations(), ['claim', 'cb', 'place', null])).all();
+  expect([points, without]).toEqual([[], [{ lane: 'lane', why: 'B says no place' }]]);
+});
+
+const seed = printedSeed('points');
+
+test('what is to be expected is what the plant acted out brings, in whatever notation', () => {
+  let tried = 0;
+  fc.assert(
+    fc.property(fc.nat(), (n) => {
+      const project = rightPlant(n);
+      const plant = new Plant(project);
+      for (const point of pointsOf(project)
+        .filter(({ sort }) => sort === 'value')
+        .slice(0, 40)) {
+        const link = plant.links.find(
+          ({ path }) =>
+            path.source.end.id === point.from.end &&
+            path.sink.end.id === point.to.end &&
+            path.source.claim.lane === point.lane,
+        );
+        const detail = pointDetail(project, point)!;
+        const [{ set, expect: wanted, element }] = detail.tries as [{ set: string; expect: string; element: string }];
+        const number = typedNumber(set.split(' = ')[0]!);
+        if (!link || element !== '' || !number) continue;
+        if (plant.drive(link, point.item, { kind: 'constant', value: Number(number.value) }) !== null) continue;
+        plant.send(link);
+        plant.advance(20_000_000);
+        const shown = shownValues(plant, link).find(({ key }) => key === point.item)!;
+        if (shown.sent !== set) continue;
+        tried++;
+        expect([pointName(point), shown.has]).toEqual([pointName(point), wanted]);
+      }
+    }),
+    { seed, numRuns: 5 },
+  );
+  expect(tried).toBeGreaterThan(20);
+});
+
+test('the list kept while a plant is edited is the list made anew', () => {
+  const edit = fc.tuple(fc.nat(), fc.nat(), fc.nat());
+  fc.assert(
+    fc.property(fc.constantFrom(...THEMES), fc.array(edit, { minLength: 3, maxLength: 15 }), (theme, edits) => {
+      let project = plantOf(theme);
+      const list = new PointList(project);
+      edits.forEach(([what, whose, value], i) => {
+        const changes = randomEdit(project, theme, what, whose, value, `fresh${i}`) ?? [];
+        const made = apply(project, { id: `c${i}`, label: '', changes });
+        if (!made.ok) return;
+        project = project.with(made.entities);
+        list.edit(project, made.entities);
+        expect(list.all()).toEqual(new PointList(project).all());
+      });
+    }),
+    { seed, numRuns: 60 },
+  );
+});
+
+test('a record holds what a project file takes', () => {
+  const plant = running(smallPlant());
+  const [point] = pointsOf(plant);
+  const record: PointRecord = [...said(plant, point!, { good: true }).all('point')][0]!;
+  expect(record).toMatchObject({ point: point!.key, name: 'Block ca, A to B', revision: 7, by: 'Ada', good: true });
+});
