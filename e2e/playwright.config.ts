@@ -21,6 +21,8 @@ export default defineConfig({
   use: {
     actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
+    // What a test does to a request would not reach one of the service worker; the tests without a server allow it.
+    serviceWorkers: 'block',
     permissions: ['clipboard-read', 'clipboard-write'],
     launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell', args },
   },

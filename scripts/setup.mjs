@@ -63,6 +63,7 @@ export async function buildStale() {
     'apps/web/index.html',
     'apps/web/vite.config.ts',
     'apps/web/finding-words.ts',
+    'apps/web/page-files.ts',
     'packages/core/src',
   ];
   if (isStale('apps/web/dist/index.html', page)) {

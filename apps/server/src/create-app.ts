@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import type { Server } from 'node:http';
+import type { Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -102,7 +102,15 @@ function readBodies(app: NestExpressApplication): void {
 
 /** The built page: its files, and for every other address that is not the API's, the page itself. */
 function servePage(app: NestExpressApplication, folder: string): void {
-  const asBuilt = { maxAge: '1y', immutable: true, fallthrough: true };
+  const asBuilt = {
+    maxAge: '1y',
+    immutable: true,
+    fallthrough: true,
+    // Its name stays while its content changes.
+    setHeaders: (response: ServerResponse, path: string) => {
+      if (path.endsWith('service-worker.js')) response.setHeader('Cache-Control', 'no-cache');
+    },
+  };
   app.use(expressStaticGzip(folder, { index: false, serveStatic: asBuilt }));
   app.use((request: Request, response: Response, next: () => void) => {
     if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();

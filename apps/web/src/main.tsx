@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { fetchPagesOnce } from './frame/fetch-pages';
+import { keepPage } from './offline/register';
 import { followRouter } from './page/on-the-way';
 import { router, routes } from './routes';
 import { store } from './store/store';
@@ -23,4 +24,4 @@ createRoot(document.getElementById('root')!).render(
   </StrictMode>,
 );
 
-window.addEventListener('load', () => void fetchPagesOnce(import.meta.url, routes));
+window.addEventListener('load', () => void fetchPagesOnce(import.meta.url, routes).then(keepPage));

@@ -1,10 +1,5 @@
 import type { RouteObject } from 'react-router';
-
-const idle = (): Promise<void> =>
-  new Promise((resolve) => {
-    if ('requestIdleCallback' in window) requestIdleCallback(() => resolve());
-    else setTimeout(resolve, 200);
-  });
+import { idle } from '../page/idle';
 
 const KEY = 'dialoga.fetched';
 

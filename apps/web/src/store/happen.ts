@@ -4,6 +4,8 @@ import { openInChecker } from '../worker/checker';
 import { problemSentence } from '@dialoga/core/model';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { projectFromBytes } from '../api/opened';
+import { keepNews, keepProject, keptProject } from '../offline/kept-project';
+import { idle } from '../page/idle';
 import { check } from './checking';
 import { findingsSlice } from './findings-slice';
 import { forgetKept, keepEdits, rememberSteps } from './kept-edits';
@@ -30,17 +32,32 @@ export function happen(event: Happening): Thunk {
 }
 
 function run(effect: Effect): Thunk {
-  return (dispatch) => {
+  return (dispatch, getState) => {
     const now = opening;
     const later = (event: Happening) => {
       if (now === opening) dispatch(happen(event));
     };
     switch (effect.do) {
       case 'open':
-        void open(effect).then(({ event, checked }) => {
+        void open(effect).then(({ event, bytes }) => {
+          const wanted = now === opening && ['loading', 'waiting'].includes(getState().project.status);
+          const checked = bytes && wanted ? openInChecker(bytes) : null;
           later(event);
           void checked?.then((first) => now === opening && dispatch(findingsSlice.actions.reopened(first)));
+          if (bytes && effect.past === null) void keepCopy(effect.id, bytes).then((said) => said && dispatch(noticed(said)));
         });
+        return;
+      case 'open from here':
+        void keptProject(effect.id).then((kept) => {
+          // The server may have answered meanwhile, with what is newer.
+          if (!kept || now !== opening || getState().project.status !== 'waiting') return;
+          const checked = openInChecker(kept.bytes);
+          later({ what: 'opened from here', ...projectFromBytes(kept.bytes), entries: kept.entries });
+          void checked.then((first) => now === opening && dispatch(findingsSlice.actions.reopened(first)));
+        });
+        return;
+      case 'keep news':
+        void keepNews(effect.project, effect.entries);
         return;
       case 'send':
         // In a task of its own, so that what was typed is drawn first; until then the edit is kept here.
@@ -73,19 +90,26 @@ const NO_ROOM = 'The browser has no room to keep this edit over a reload; leave 
 
 type Asked<D extends Effect['do']> = Extract<Effect, { do: D }>;
 
-/** The project, while the worker checks it already. */
 async function open({
   id,
   past,
-}: Asked<'open'>): Promise<{ event: Happening; checked?: ReturnType<typeof openInChecker> }> {
+}: Asked<'open'>): Promise<{ event: Happening; bytes?: ArrayBuffer }> {
   try {
     const bytes = past === null ? await api.open(id) : await api.revision(id, past);
-    const checked = openInChecker(bytes);
-    return { event: { what: 'opened', ...projectFromBytes(bytes) }, checked };
+    return { event: { what: 'opened', ...projectFromBytes(bytes) }, bytes };
   } catch (error) {
     return { event: { what: 'not opened', sentence: sentenceOf(error), away: error instanceof AwayError } };
   }
 }
+
+/** This browser keeps it for when the server is away; a sentence, once, where it cannot. */
+async function keepCopy(id: string, bytes: ArrayBuffer): Promise<string | null> {
+  await idle();
+  if ((await keepProject(id, bytes)) || toldOfNoRoom) return null;
+  toldOfNoRoom = true;
+  return 'This browser has no room to keep the project: it does not open again while the server is away.';
+}
+let toldOfNoRoom = false;
 
 async function send({ project, set }: Asked<'send'>): Promise<Happening> {
   const { id } = set;

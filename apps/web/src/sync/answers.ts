@@ -8,12 +8,16 @@ import type { Session } from './session';
 const isOpening = ({ status, kept, asked }: Session, id: string) =>
   (status === 'loading' || status === 'waiting') && asked?.id === id && kept[0]?.sets[0]?.id === id;
 
+/** It answers: what waits here is sent. */
+const reached = ({ sending }: Session): Session['sending'] => (sending === 'away' ? 'idle' : sending);
+
 const freed = ({ asked }: Session, id: string) => (asked?.id === id ? null : asked);
 
 /** The server has stored it under this revision, now or when it was sent before. */
-export function stored(session: Session, id: string, revision: number): Step {
-  if (isOpening(session, id)) return keptStored(session);
-  if (session.status !== 'ready') return [session, []];
+export function stored(before: Session, id: string, revision: number): Step {
+  if (isOpening(before, id)) return keptStored(before);
+  if (before.status !== 'ready') return [before, []];
+  const session: Session = { ...before, sending: reached(before) };
   const set = session.pending.find((one) => one.id === id);
   const answered: Session = { ...session, asked: freed(session, id), failures: 0, vain: null };
   if (revision <= session.revision) return storedBefore(answered, set);
@@ -30,9 +34,10 @@ function storedBefore(session: Session, set: ChangeSet | undefined): Step {
 }
 
 /** One that meets another one’s is looked into by what that one stored; what will never be taken is asked about at once. */
-export function refused(session: Session, id: string, refusal: Refusal | null, sentence: string): Step {
-  if (isOpening(session, id)) return keptRefused(session, refusal, sentence);
-  if (session.status !== 'ready') return [session, []];
+export function refused(before: Session, id: string, refusal: Refusal | null, sentence: string): Step {
+  if (isOpening(before, id)) return keptRefused(before, refusal, sentence);
+  if (before.status !== 'ready') return [before, []];
+  const session: Session = { ...before, sending: reached(before) };
   const set = session.pending.find((one) => one.id === id);
   if (!set) return [{ ...session, asked: freed(session, id) }, []];
   if (refusal) return fetchNews({ ...session, asked: { id, refusal } });

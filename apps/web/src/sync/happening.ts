@@ -20,6 +20,8 @@ export type Happening =
   /** the page goes, perhaps for a reload; `closed`: another project, or none, is shown */
   | { what: 'leaving' | 'closed' }
   | { what: 'opened'; project: Project; revision: number }
+  /** the server is away, and this browser has the project as it was, with what was stored since */
+  | { what: 'opened from here'; project: Project; revision: number; entries: readonly JournalEntry[] }
   | { what: 'not opened'; sentence: string; away: boolean }
   | { what: 'typed'; set: ChangeSet }
   | { what: 'undone' | 'redone'; id: string }
@@ -39,6 +41,10 @@ export type Happening =
 export type Effect =
   /** opens the project; its checks begin anew */
   | { do: 'open'; id: string; past: number | null }
+  /** opens what this browser has of the project, where it has it */
+  | { do: 'open from here'; id: string }
+  /** stored on the server: this browser keeps it beside what it has of the project */
+  | { do: 'keep news'; project: string; entries: readonly JournalEntry[] }
   | { do: 'send'; project: string; set: ChangeSet }
   | { do: 'fetch'; project: string; since: number }
   /** keeps these, and nothing else, for this window until they are stored */

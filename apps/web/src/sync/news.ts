@@ -22,7 +22,8 @@ export function fetchNews(session: Session): Step {
 
 export function fetched(session: Session, entries: readonly JournalEntry[]): Step {
   const more = session.fetching === 'more' || entries.length > 0;
-  const [next, effects] = takeIn({ ...session, fetching: 'no', failures: 0 }, entries);
+  const sending = session.sending === 'away' ? 'idle' : session.sending;
+  const [next, effects] = takeIn({ ...session, fetching: 'no', failures: 0, sending }, entries);
   if (next.status !== 'ready') return [next, effects];
   const [then, later] = more ? fetchNews(next) : judged(next);
   return [then, [...effects, ...later]];
@@ -30,7 +31,9 @@ export function fetched(session: Session, entries: readonly JournalEntry[]): Ste
 
 export const notFetched = (session: Session): Step => {
   const failures = session.failures + 1;
-  return [{ ...session, fetching: 'no', failures }, [{ do: 'wait', ms: growingPause(failures) }]];
+  // What is on its way tells by itself whether the server is there.
+  const sending = session.asked === null && session.sending === 'idle' ? 'away' : session.sending;
+  return [{ ...session, fetching: 'no', failures, sending }, [{ do: 'wait', ms: growingPause(failures) }]];
 };
 
 /** Of one change set so many refusals are tried to be explained by news; then it is asked about as it is. */
@@ -92,8 +95,10 @@ export function takeIn(session: Session, entries: readonly JournalEntry[]): Step
   };
   const asides = session.aside.filter(({ set }) => stays(set));
   const held = [...session.held, ...taken];
-  if (!others && asides.length === session.aside.length && session.held.length === 0) return [next, []];
-  return remade({ ...next, held }, { pending: next.pending, aside: asides }, queue);
+  const keeps: Effect = { do: 'keep news', project: session.id!, entries: taken };
+  if (!others && asides.length === session.aside.length && session.held.length === 0) return [next, [keeps]];
+  const [made, effects] = remade({ ...next, held }, { pending: next.pending, aside: asides }, queue);
+  return [made, [keeps, ...effects]];
 }
 
 /**

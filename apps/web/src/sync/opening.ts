@@ -1,7 +1,9 @@
-import { overlapsPaths, type Refusal } from '@dialoga/core/change';
+import { apply, overlapsPaths, type ChangeSet, type Refusal } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
+import type { JournalEntry } from '../api/client';
 import { growingPause } from '../api/growing-pause';
-import type { Beginning, Effect, Step } from './happening';
+import type { Beginning, Effect, Happening, Step } from './happening';
+import { replay } from './replay';
 import { NO_SESSION, type Aside, type Session } from './session';
 
 /** Opens a project: first what is still unsent from before, then the project as it is stored then. */
@@ -68,7 +70,54 @@ export function notOpened(session: Session, sentence: string, away: boolean): St
   return away ? waiting(session, sentence) : [{ ...session, status: 'failed', error: sentence }, []];
 }
 
+/** The server is asked again after a while; meanwhile what this browser has of the project is opened, where it has it. */
 function waiting(session: Session, error: string): Step {
   const failures = session.failures + 1;
-  return [{ ...session, status: 'waiting', error, failures }, [{ do: 'wait', ms: growingPause(failures) }]];
+  const effects: Effect[] = [{ do: 'wait', ms: growingPause(failures) }];
+  if (session.status === 'loading' && session.past === null) effects.push({ do: 'open from here', id: session.id! });
+  return [{ ...session, status: 'waiting', error, failures }, effects];
+}
+
+/** What this browser has of the project, with all that was typed and not stored on top; it is sent when the server is back. */
+export function openedFromHere(
+  session: Session,
+  { project, revision, entries }: Extract<Happening, { what: 'opened from here' }>,
+): Step {
+  if (session.status !== 'waiting') return [session, []];
+  const known = newest(project, revision, entries);
+  const { base, taken } = known;
+  const made = replay(base, session.kept.flatMap(({ sets }) => sets), session.aside);
+  const ready: Session = {
+    ...session,
+    base,
+    revision: known.revision,
+    status: 'ready',
+    error: null,
+    asked: null,
+    sending: 'away',
+    kept: [],
+    project: made.project,
+    pending: made.fitting,
+    aside: made.aside,
+  };
+  const checks = [...taken, ...made.fitting].map((set): Effect => ({ do: 'check', set, edit: null }));
+  const windows = session.kept.flatMap(({ window }): Effect[] =>
+    window === null ? [] : [{ do: 'forget', project: session.id!, window }],
+  );
+  return [ready, [...checks, ...windows, { do: 'wait', ms: growingPause(session.failures) }]];
+}
+
+/** Entries in order on top of a project, up to the first that does not follow. */
+function newest(project: Project, from: number, entries: readonly JournalEntry[]) {
+  let [base, revision] = [project, from];
+  const taken: ChangeSet[] = [];
+  for (const entry of entries) {
+    if (entry.revision <= revision) continue;
+    const applied = entry.revision === revision + 1 ? apply(base, entry.set) : null;
+    if (!applied?.ok) break;
+    base = base.with(applied.entities);
+    revision = entry.revision;
+    taken.push(entry.set);
+  }
+  return { base, revision, taken };
 }

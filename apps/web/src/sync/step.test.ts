@@ -54,6 +54,7 @@ test('an edit shows at once, is kept and checked, and sent one at a time in orde
   expect([acknowledged.session.revision, ids(acknowledged.session.pending)]).toEqual([5, ['e2']]);
   expect(acknowledged.effects).toEqual([
     { do: 'keep', project: 'p', sets: [second] },
+    { do: 'keep news', project: 'p', entries: [{ revision: 5, author: null, set: first }] },
     { do: 'send', project: 'p', set: second },
   ]);
 });
@@ -77,7 +78,7 @@ test('an undo goes to redo, a redo back; a new edit ends redoing', () => {
 
 test('a small change set that comes with the news needs no request; a larger one, or one behind a gap, is fetched', () => {
   const news = after(...open, heard(5, theirs));
-  expect([name(news.session, 'a'), news.session.revision, done(news.effects)]).toEqual(['A of another', 5, ['check']]);
+  expect([name(news.session, 'a'), news.session.revision, done(news.effects)]).toEqual(['A of another', 5, ['keep news', 'check']]);
   expect(after(...open, heard(6, theirs)).effects).toEqual([{ do: 'fetch', project: 'p', since: 4 }]);
   expect(after(...open, heard(5, null)).effects).toEqual([{ do: 'fetch', project: 'p', since: 4 }]);
   expect(after(...open, heard(4, theirs)).effects).toEqual([]);
@@ -158,6 +159,26 @@ test('what windows have kept is sent before the project is opened; what meets an
   const away: Happening = { what: 'unanswered', id: 'e1', why: 'away', sentence: 'away' };
   expect(after(begun, away).session).toMatchObject({ status: 'waiting', error: 'away' });
   expect(done(after(begun, away, { what: 'again' }).effects)).toEqual(['send']);
+});
+
+test('while the server is away, what this browser has of a project is opened, with what waits on top; sent when it is back', () => {
+  const begun: Happening = { ...BEGUN, kept: [{ window: 'w', sets: [first] }] };
+  const away: Happening = { what: 'unanswered', id: 'e1', why: 'away', sentence: 'away' };
+  const waits = after(begun, away);
+  expect(done(waits.effects)).toEqual(['wait', 'open from here']);
+  // Asked again in vain it is not opened a second time.
+  expect(done(after(begun, away, { what: 'again' }, away).effects)).toEqual(['wait']);
+  const stored5 = { revision: 5, author: 'Bo', set: second };
+  const gap = { revision: 7, author: 'Bo', set: theirs };
+  const here: Happening = { what: 'opened from here', project, revision: 4, entries: [stored5, gap] };
+  const open = after(begun, away, here);
+  expect([open.session.status, open.session.revision, open.session.sending]).toEqual(['ready', 5, 'away']);
+  expect([name(open.session, 'a'), name(open.session, 'b'), ids(open.session.pending)]).toEqual(['A1', 'B1', ['e1']]);
+  expect(done(open.effects)).toEqual(['keep', 'check', 'check', 'forget', 'wait']);
+  expect(done(after(begun, away, here, { what: 'again' }).effects)).toEqual(['send']);
+  // The server answered first: what is here is the older one.
+  const newer = after({ ...BEGUN }, { what: 'opened', project, revision: 9 }, here);
+  expect(newer.session.revision).toBe(9);
 });
 
 test('a past revision is only read, and another project begins anew', () => {

@@ -1,7 +1,7 @@
 import { refused, sendNext, stored, unanswered } from './answers';
 import type { Effect, Happening, Step } from './happening';
 import { fetched, fetchNews, heard, notFetched } from './news';
-import { begun, nextKept, notOpened, opened } from './opening';
+import { begun, nextKept, notOpened, opened, openedFromHere } from './opening';
 import { NO_SESSION, type Session } from './session';
 import { settled } from './settling';
 import { redone, typed, undone } from './typing';
@@ -22,6 +22,8 @@ function answer(session: Session, event: Happening): Step {
       return begun(event);
     case 'opened':
       return opened(session, event.project, event.revision);
+    case 'opened from here':
+      return openedFromHere(session, event);
     case 'not opened':
       return notOpened(session, event.sentence, event.away);
     case 'leaving':
@@ -59,7 +61,8 @@ function again(session: Session): Step {
   if (session.status !== 'ready' || session.past !== null) return [session, []];
   const { sending } = session;
   // With an answer to what is sent it will be seen whether others stored something.
-  if (sending === 'away' || sending === 'full') return [{ ...session, sending: 'sending' }, []];
+  const waits = sending === 'away' || sending === 'full';
+  if (waits && session.pending.length > 0) return [{ ...session, sending: 'sending' }, []];
   return fetchNews(session);
 }
 

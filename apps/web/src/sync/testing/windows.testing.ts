@@ -1,6 +1,7 @@
 import { apply } from '@dialoga/core/change';
 import type { ChangeSet } from '@dialoga/core/change';
 import type { Project } from '@dialoga/core/model';
+import type { JournalEntry } from '../../api/client';
 import type { Effect, Happening } from '../happening';
 import { NO_SESSION, type Kept, type Session } from '../session';
 import { step } from '../step';
@@ -9,6 +10,9 @@ import type { Journal } from './plant.testing';
 /** What a browser keeps for all its windows. */
 export class Browser {
   readonly kept = new Map<string, readonly ChangeSet[]>();
+  /** the project as it was opened last, and what was stored since */
+  copy: { project: Project; revision: number } | null = null;
+  news: JournalEntry[] = [];
 }
 
 /** A question on its way to the server: what it answers there and then, and what the window hears where it is lost. */
@@ -73,6 +77,15 @@ export class Window {
           sentence: 'away',
           away: true,
         });
+      case 'open from here': {
+        const { copy, news } = this.browser;
+        if (copy) this.answers.push({ what: 'opened from here', ...copy, entries: [...news] });
+        return;
+      }
+      case 'keep news':
+        this.browser.news.push(...effect.entries);
+        this.browser.news.sort((a, b) => a.revision - b.revision);
+        return;
       case 'send': {
         const { set } = effect;
         return this.ask(
@@ -131,9 +144,18 @@ export class Window {
   hear(at: number, twice: boolean): void {
     const [answer] = this.answers.splice(at % Math.max(1, this.answers.length), 1);
     if (!answer) return;
-    if (answer.what === 'opened') this.checked = answer.project;
+    const { status } = this.session;
+    const opens = answer.what === 'opened' && (status === 'loading' || status === 'waiting');
+    if (opens || (answer.what === 'opened from here' && status === 'waiting')) this.checked = answer.project;
+    if (answer.what === 'opened') {
+      this.browser.copy = { project: answer.project, revision: answer.revision };
+      this.browser.news = [];
+    }
     this.happen(answer);
-    if (twice && answer.what !== 'opened') this.happen(answer);
+    // Whoever follows a project is told once at the begin that there may be something.
+    if (answer.what === 'opened from here' && this.session.status === 'ready' && status === 'waiting')
+      this.stream.push({ what: 'heard', revision: null, entry: null });
+    if (twice && !answer.what.startsWith('opened')) this.happen(answer);
   }
 
   news(at: number): void {
