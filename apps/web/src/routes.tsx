@@ -102,6 +102,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('./site/work-print-page')).WorkPrintPage }),
       },
       {
+        path: 'site/points',
+        lazy: async () => ({ Component: (await import('./pointtests/point-tests-page')).PointTestsPage }),
+      },
+      {
         path: 'site/temporary',
         lazy: async () => ({ Component: (await import('./site/temporary-page')).TemporaryPage }),
       },

@@ -39,6 +39,8 @@ export interface SheetState {
   lanes: Table<LaneResult>;
   /** lanes whose walk passed, and that were not changed since */
   rehearsed: ReadonlySet<string>;
+  /** lanes of which every point was seen on site */
+  observed: ReadonlySet<string>;
   findings: readonly Finding[];
   toggle: (lane: string) => void;
   fix: (finding: Finding) => void;
@@ -61,7 +63,7 @@ export function sheetGridRows(state: SheetState): SheetGridRow[] {
     // Of hundreds of lanes all but a few are as they were: their rows are kept. What is found may name anything.
     const found = [findings, touching.get(a?.id ?? '') ?? [], touching.get(b?.id ?? '') ?? []].flat();
     const rests = found.length === 0 ? [] : [project, state.fixes, ...found];
-    const stands = state.rehearsed.has(one.lane.id);
+    const stands = standingOf(state, one.lane.id);
     const from = [...one.from, opened, stands, state.lanes.get(one.lane.id), state.toggle, ...rests];
     const known = kept.get(one.lane);
     const made = known && same(known.from, from) ? known.rows : rowsOfLane(state, one, opened, findings, ids, wrong);
@@ -93,7 +95,7 @@ function rowsOfLane(
   for (const row of laneRows(state.project, state.exchange, one, opened)) {
     if (row.kind === 'item') rows.push(itemRow(state, row, ids, wrong));
     else {
-      rows.push(laneRow(state, row, found, ids, wrong), secondRow(row, state.rehearsed.has(row.lane), ids, wrong));
+      rows.push(laneRow(state, row, found, ids, wrong), secondRow(row, standingOf(state, row.lane), ids, wrong));
       for (const finding of found) {
         if (finding.severity !== 'hint') rows.push(differenceRow(state, finding));
       }
@@ -193,8 +195,12 @@ function laneRow(
   };
 }
 
-/** Under a lane: the other's place as told here, the header, and the swap; between them whether it is rehearsed. */
-function secondRow(row: SheetRow, rehearsed: boolean, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
+/** How far a lane is beyond being planned. */
+const standingOf = ({ observed, rehearsed }: SheetState, lane: string): string =>
+  observed.has(lane) ? 'observed' : rehearsed.has(lane) ? 'rehearsed' : '';
+
+/** Under a lane: the other's place as told here, the header, and the swap; between them how far it is. */
+function secondRow(row: SheetRow, standing: string, ids: ClaimIds, wrong: Set<string>): SheetGridRow {
   const page = (cells: PageCells | null, claim: string | undefined, start: number): (GridCell | null)[] =>
     SHEET_COLUMNS.map((column): GridCell | null => {
       const wide = (field: SecondLineColumn, show: string): GridCell => ({
@@ -234,7 +240,7 @@ function secondRow(row: SheetRow, rehearsed: boolean, ids: ClaimIds, wrong: Set<
     cells: [
       null,
       ...page(row.left, ids.left, LEFT_START),
-      rehearsed ? { text: 'rehearsed', muted: true } : null,
+      standing ? { text: standing, muted: true } : null,
       ...page(row.right, ids.right, RIGHT_START),
     ],
   };

@@ -32,6 +32,7 @@ const rows = (open: string[] = []) =>
     open: new Set(open),
     lanes: Table.from(engine.laneResults),
     rehearsed: new Set(),
+    observed: new Set(),
     findings: [...engine.findings.values()],
     toggle: () => undefined,
     fixes,

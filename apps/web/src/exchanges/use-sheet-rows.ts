@@ -20,7 +20,7 @@ export function useSheetRows(
 ) {
   const dispatch = useAppDispatch();
   const project = useStateOf((s) => s.project.project)!;
-  const { lanes, rehearsed } = useChecked();
+  const { lanes, rehearsed, observed } = useChecked();
   const counting = useCounting();
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const linkedLane = linked ? laneOfCell(project, linked) : null;
@@ -34,8 +34,21 @@ export function useSheetRows(
   const fixes = useFirstFixes(findings);
   const rows = useMemo(() => {
     const fix = (finding: Finding) => dispatch(fixFinding(finding, fixes.get(finding.key)));
-    return sheetGridRows({ project, exchange, left, right, open, lanes, rehearsed, findings, toggle, fix, fixes });
-  }, [project, exchange, left, right, open, lanes, rehearsed, findings, fixes, toggle, dispatch]);
+    return sheetGridRows({
+      project,
+      exchange,
+      left,
+      right,
+      open,
+      lanes,
+      rehearsed,
+      observed,
+      findings,
+      toggle,
+      fix,
+      fixes,
+    });
+  }, [project, exchange, left, right, open, lanes, rehearsed, observed, findings, fixes, toggle, dispatch]);
   const columns = useMemo(() => columnsFor(rows, LEFT_START + ADDRESS, RIGHT_START + ADDRESS), [rows]);
   return { rows, columns, open, setOpened, toggle, linkedLane };
 }

@@ -13,6 +13,7 @@ import { useStateOf } from '../store/store';
 import { TextButton } from '../theme/parts';
 import { colour, space } from '../theme/tokens';
 import { useKeys } from '../page/keys';
+import { Standing } from './standing';
 
 const ExplainFinding = lazy(async () => ({
   default: (await import('../exchanges/explain-finding')).ExplainFinding,
@@ -60,7 +61,9 @@ const FixLabel = styled.span`
 `;
 
 const KeyHint = styled.span`
-  ${folds}
+  @media (max-width: 1500px) {
+    display: none;
+  }
   color: ${colour.ink2};
   white-space: nowrap;
 `;
@@ -99,7 +102,8 @@ export function FindingLine() {
     const waits = status === 'loading' || status === 'ready' ? 'Checking …' : 'Nothing is checked: no project is open.';
     return (
       <Line aria-label="Findings">
-        {ready && left === 0 ? 'No findings: nothing that was checked disagrees.' : waits}
+        <Headline>{ready && left === 0 ? 'No findings: nothing that was checked disagrees.' : waits}</Headline>
+        <Standing />
       </Line>
     );
   }
@@ -137,6 +141,7 @@ export function FindingLine() {
           {pinned ? 'Unpin the list' : 'Pin the list'}
         </TextButton>
       )}
+      <Standing />
     </Line>
   );
 }

@@ -29,7 +29,7 @@ const ValueLab = lazy(async () => ({ default: (await import('../lab/value-lab'))
 
 const Screen = styled.div`
   display: grid;
-  grid-template-rows: 40px minmax(0, 1fr) auto 28px;
+  grid-template: 40px minmax(0, 1fr) auto 28px / minmax(0, 1fr);
   height: 100%;
   min-width: 0;
   @media print {
@@ -55,10 +55,10 @@ const Main = styled.main`
   flex-direction: column;
   min-height: 0;
   overflow: hidden;
-  /* At 200 % on a common screen: the work scrolls sideways under a frame that stays. */
+  /* At 200 % on a common screen: the work scrolls sideways under a frame that stays. What is made for the hand fits. */
   @media (max-width: 900px) {
     overflow-x: auto;
-    > * {
+    > :not([data-fits]) {
       min-width: 900px;
     }
   }

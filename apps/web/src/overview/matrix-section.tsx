@@ -7,6 +7,7 @@ import styled from 'styled-components';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { useEndToEnd } from './use-overview';
+import { useStandings } from './use-standings';
 import { Section, SectionHead, TextButton } from '../theme/parts';
 import { colour, font, size, space } from '../theme/tokens';
 import { isListed } from './matrix-form';
@@ -67,7 +68,12 @@ const Table = styled.table`
   }
 `;
 
-const Cell = styled.button<{ $chosen: boolean; $heldUp: boolean; $quiet: boolean }>`
+interface Far {
+  rehearsed: number;
+  observed: number;
+}
+
+const Cell = styled.button<{ $chosen: boolean; $heldUp: boolean; $quiet: boolean; $far: Far }>`
   display: flex;
   justify-content: space-between;
   align-items: center;
@@ -75,7 +81,12 @@ const Cell = styled.button<{ $chosen: boolean; $heldUp: boolean; $quiet: boolean
   min-height: 25px;
   padding: 0 ${space[3]}px;
   border: 0;
-  background: ${({ $chosen }) => ($chosen ? colour.sunk : 'none')};
+  background-color: ${({ $chosen }) => ($chosen ? colour.sunk : 'transparent')};
+  /* How far its lanes are: a thin line as far as they are rehearsed, a thick one as far as they were observed. */
+  background-image: linear-gradient(${colour.ink}, ${colour.ink}), linear-gradient(${colour.edge}, ${colour.edge});
+  background-repeat: no-repeat;
+  background-position: left bottom;
+  background-size: ${({ $far }) => `${$far.observed * 100}% 3px, ${$far.rehearsed * 100}% 1px`};
   color: ${({ $quiet }) => ($quiet ? colour.ink2 : colour.ink)};
   font: ${({ $quiet }) => ($quiet ? 400 : 600)} ${size.data}px ${font.code};
   cursor: pointer;
@@ -129,6 +140,10 @@ const List = styled.ul`
   }
 `;
 
+const farWords = ({ rehearsed, observed }: Far): string =>
+  rehearsed + observed === 0
+    ? ''
+    : `, ${Math.round(rehearsed * 100)} % rehearsed, ${Math.round(observed * 100)} % observed`;
 const keyOf = ({ source, sink }: MatrixCell) => `${source} ${sink}`;
 const bytes = (bits: number) => Math.ceil(bits / 8);
 
@@ -137,6 +152,7 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
   const { project: address = '' } = useParams();
   const [whole, setWhole] = useState(false);
   const endToEnd = useEndToEnd(whole);
+  const standings = useStandings();
   const matrix = endToEnd ?? eachLane;
   const [chosen, setChosen] = useState<string | null>(null);
   const project = useStateOf((s) => s.project.project)!;
@@ -149,14 +165,16 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
   const button = (cell: MatrixCell) => {
     const key = keyOf(cell);
     const held = cell.heldUp ? ', blocked' : '';
+    const far = standings.share(cell.lanes);
     return (
       <Cell
         type="button"
         $chosen={chosen === key}
         $heldUp={cell.heldUp}
+        $far={far}
         $quiet={cell.verdict === 'agreed' && !cell.heldUp}
         aria-expanded={chosen === key}
-        aria-label={`${name(cell.source)} to ${name(cell.sink)}: ${formatCount(bytes(cell.bits), 8)}, ${VERDICT_WORDS[cell.verdict]}${held}`}
+        aria-label={`${name(cell.source)} to ${name(cell.sink)}: ${formatCount(bytes(cell.bits), 8)}, ${VERDICT_WORDS[cell.verdict]}${held}${farWords(far)}`}
         onClick={() => setChosen(chosen === key ? null : key)}
       >
         <VerdictMark verdict={cell.verdict} />
@@ -239,7 +257,8 @@ export function MatrixSection({ matrix: eachLane }: { matrix: Matrix }) {
       )}
       <Legend>
         bytes as the source states them, with the worst verdict of {whole ? 'its ways from end to end' : 'the lanes'};
-        underlined: the lanes agree, but a Blocker elsewhere prevents transfer
+        underlined: the lanes agree, but a Blocker elsewhere prevents transfer; the line below: thin as far as the lanes
+        are rehearsed, thick as far as they were observed on site
         {unchecked.size > 0 && `; ${unchecked.size} ${unchecked.size === 1 ? 'lane' : 'lanes'} unchecked`}
       </Legend>
       {open && <OpenedCell cell={open} title={`${name(open.source)} to ${name(open.sink)}`} />}
@@ -251,6 +270,7 @@ function OpenedCell({ cell, title }: { cell: MatrixCell; title: string }) {
   const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const lanes = useStateOf((s) => s.findings.lanes);
+  const standings = useStandings();
   const unchecked = cell.lanes.filter(({ verdict }) => verdict === 'unchecked').length;
   return (
     <section aria-label={title}>
@@ -271,7 +291,8 @@ function OpenedCell({ cell, title }: { cell: MatrixCell; title: string }) {
             <span dir="auto">{project.get('exchange', exchange)?.name}</span>
             <span>
               <VerdictMark verdict={verdict} /> {VERDICT_WORDS[verdict]}
-              {verdict === 'unchecked' && lanes.get(lane)?.unknown && `: ${lanes.get(lane)!.unknown}`}
+              {verdict === 'unchecked' && lanes.get(lane)?.unknown && `: ${lanes.get(lane)!.unknown}`},{' '}
+              {standings.lane(lane)}
             </span>
           </li>
         ))}

@@ -1,15 +1,17 @@
 import { textOf } from '../findings/text-of';
 import { VERDICTS } from '@dialoga/core/lane';
 import type { Overview } from '@dialoga/core/overview';
+import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { linkToFinding } from '../findings/link';
+import { useStandings } from './use-standings';
 import { Counts } from '../marks/counts';
 import { LaneMarks } from '../marks/lane-marks';
 import { VERDICT_WORDS, VerdictMark } from '../marks/verdict-mark';
 import { useStateOf } from '../store/store';
 import { Differs, Empty, PageTitle, Section, SectionHead } from '../theme/parts';
-import { colour, space } from '../theme/tokens';
+import { colour, size, space } from '../theme/tokens';
 import { MatrixSection } from './matrix-section';
 import { useOverview } from './use-overview';
 
@@ -52,12 +54,18 @@ const Lanes = styled.ul`
   list-style: none;
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) 126px;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) 64px;
     gap: ${space[4]}px;
     align-items: center;
     min-height: 26px;
     border-bottom: 1px solid ${colour.hairline};
   }
+`;
+
+const Far = styled.small`
+  display: block;
+  color: ${colour.ink2};
+  font-size: ${size.data}px;
 `;
 
 const Tallies = styled.p`
@@ -73,6 +81,7 @@ export function OverviewPage() {
   const { project: projectId = '' } = useParams();
   const project = useStateOf((s) => s.project.project)!;
   const overview = useOverview();
+  const standings = useStandings();
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return (
     <>
@@ -112,6 +121,12 @@ export function OverviewPage() {
                     </span>
                   </li>
                 ))}
+                <FurtherStep number={overview.toDo.length + 1} step="Rehearsal" to={`/p/${projectId}/rehearsal`}>
+                  {standings.all.rehearsed} of {count(standings.all.planned, 'lane')} rehearsed on stand-ins
+                </FurtherStep>
+                <FurtherStep number={overview.toDo.length + 2} step="Site" to={`/p/${projectId}/site/points`}>
+                  {standings.all.observed} of {count(standings.all.planned, 'lane')} observed on site
+                </FurtherStep>
               </Steps>
             </Section>
             <Section aria-label="Lanes">
@@ -129,7 +144,10 @@ export function OverviewPage() {
               <Lanes>
                 {overview.exchanges.map(({ exchange, name, verdicts, heldUp }) => (
                   <li key={exchange}>
-                    <Link to={`/p/${projectId}/exchanges/${exchange}`}>{name || 'exchange without a name'}</Link>
+                    <span>
+                      <Link to={`/p/${projectId}/exchanges/${exchange}`}>{name || 'exchange without a name'}</Link>
+                      <Far>{standings.of(exchange)}</Far>
+                    </span>
                     <span>
                       {verdicts.length > 0 && <LaneMarks verdicts={verdicts} most={MOST_MARKS} />}
                       {verdicts.length > MOST_MARKS && `and ${verdicts.length - MOST_MARKS} more`}
@@ -145,6 +163,29 @@ export function OverviewPage() {
         </Columns>
       )}
     </>
+  );
+}
+
+function FurtherStep({
+  number,
+  step,
+  to,
+  children,
+}: {
+  number: number;
+  step: string;
+  to: string;
+  children: ReactNode;
+}) {
+  return (
+    <li>
+      <span>{number}</span>
+      <strong>{step}</strong>
+      <span />
+      <span>
+        <Link to={to}>{children}</Link>
+      </span>
+    </li>
   );
 }
 

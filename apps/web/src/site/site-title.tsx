@@ -69,6 +69,7 @@ export function SiteTitle({ children }: { children?: ReactNode }) {
             </small>
           )}
         </NavLink>
+        <NavLink to={at('site/points')}>Point tests</NavLink>
         <NavLink to={at('site/temporary')}>Temporary {temporary > 0 && <small>{temporary} to undo</small>}</NavLink>
         <NavLink to={at('symptoms')}>Symptoms</NavLink>
       </Parts>

@@ -13,6 +13,7 @@ const told = ({ order = [], ...rest }: Partial<Omit<Checked, 'order'>> & { order
   order: order && { from: 0, out: 99, keys: order },
   accepted: [],
   rehearsed: null,
+  observed: null,
   left: 0,
   ...rest,
 });

@@ -17,6 +17,8 @@ export interface FindingsState {
   accepted: Readonly<Record<string, Accepted>>;
   /** lanes whose walk passed, and that were not changed since */
   rehearsed: ReadonlySet<string>;
+  /** lanes of which every point was seen on site */
+  observed: ReadonlySet<string>;
   /** of what was found since the project was opened: the last own edit before it was, by key */
   since: ReadonlyMap<string, string>;
   /** the finding that the finding line shows */
@@ -31,6 +33,7 @@ const initialState: FindingsState = {
   lanes: Table.empty(),
   accepted: {},
   rehearsed: new Set(),
+  observed: new Set(),
   since: new Map(),
   current: null,
 };
@@ -76,6 +79,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
       left: told.left,
       accepted: withAccepted(state.accepted, told.accepted),
       rehearsed: told.rehearsed ? new Set(told.rehearsed) : state.rehearsed,
+      observed: told.observed ? new Set(told.observed) : state.observed,
       since: foundSince(state, told.findings, told.edit),
       current: gone ? (order[Math.min(at, order.length - 1)] ?? null) : state.current,
     };
@@ -88,6 +92,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
     left: told.left,
     accepted: withAccepted({}, told.accepted),
     rehearsed: new Set(told.rehearsed),
+    observed: new Set(told.observed),
     since: new Map(),
     current: null,
   }),

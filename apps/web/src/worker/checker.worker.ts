@@ -20,6 +20,7 @@ import type { TagList } from '@dialoga/core/formats';
 import type { Binding, Project } from '@dialoga/core/model';
 import { placesOfCause, type Cause, type PlaceOfCause } from '@dialoga/core/lab';
 import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
+import { observedLanes, PointList, recordsByPoint, type Points } from '@dialoga/core/pointtest';
 import { waysOf, type Ways } from '@dialoga/core/route';
 import {
   Standings,
@@ -52,6 +53,8 @@ export interface Checked {
   accepted: [string, Accepted | null][];
   /** lanes whose walk passed and that were not changed since; null: as they were */
   rehearsed: string[] | null;
+  /** lanes of which every point was seen on site; null: as they were */
+  observed: string[] | null;
   /** how much still waits to be checked; the rest is asked for slice by slice */
   left: number;
 }
@@ -83,6 +86,11 @@ export interface FixedTogether {
 let project: Project | null = null;
 let engine: CheckEngine | null = null;
 let standings: Standings | null = null;
+/** Made at the first need: only whoever is on site asks for it. */
+let points: PointList | null = null;
+/** Another one whenever the points are other ones. */
+let pointsTurn = 0;
+let knownObserved = '';
 /** Own edits by id, since the project was opened. */
 const edits = new Map<string, ChangeSet>();
 
@@ -99,7 +107,7 @@ function beforeIn({ findings, undo }: FixesAsked): (finding: Finding) => readonl
 const ORDER_MS = 600;
 let ordered = 0;
 
-function told(change: CheckChange, { between = false, stands = false } = {}): Checked {
+function told(change: CheckChange, { between = false, stands = false, seen = false } = {}): Checked {
   const wait = between && engine!.waiting > 0 && performance.now() - ordered < ORDER_MS;
   const order = wait ? null : newOrder();
   return {
@@ -108,8 +116,28 @@ function told(change: CheckChange, { between = false, stands = false } = {}): Ch
     order,
     accepted: newlyAccepted(),
     rehearsed: stands ? standings!.rehearsed : null,
+    observed: newlyObserved(seen),
     left: engine!.waiting,
   };
+}
+
+function pointList(): PointList {
+  if (!points) {
+    points = new PointList(project!);
+    pointsTurn++;
+  }
+  return points;
+}
+
+/** Lanes that were observed, where they are others than before; most plans have no record of a test, and then no list is made. */
+function newlyObserved(seen: boolean): string[] | null {
+  if (!seen) return null;
+  const none = project!.count('point') === 0;
+  const lanes = none ? [] : [...observedLanes(pointList().all().points, recordsByPoint(project!))];
+  const now = lanes.join(' ');
+  if (now === knownObserved) return null;
+  knownObserved = now;
+  return lanes;
 }
 
 /** What the page knows of order and acceptances: it is told what is other than that. */
@@ -143,13 +171,17 @@ const checker = {
     [knownOrder, knownAccepted] = [[], new Map()];
     engine = new CheckEngine(project);
     standings = new Standings(project);
+    [points, knownObserved] = [null, ''];
     stopWalking();
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
       engine?.ready();
       checker.find('ready');
     }, 0);
-    return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) }, { stands: true });
+    return told(
+      { findings: new Map(engine.findings), lanes: new Map(engine.laneResults) },
+      { stands: true, seen: true },
+    );
   },
   /** `own`: it can be undone, and what was typed last gives way when it is fixed. */
   edit(set: ChangeSet, own: boolean): Checked {
@@ -160,7 +192,10 @@ const checker = {
     project = project.with(applied.entities);
     engine.edit(project, applied.entities);
     const stands = standings!.edit(project, applied.entities);
-    return told(engine.advance(slice(FIRST_SLICE_MS)), { stands });
+    const moved = points?.edit(project, applied.entities) ?? false;
+    if (moved) pointsTurn++;
+    const seen = moved || applied.entities.some(({ kind }) => kind === 'point');
+    return told(engine.advance(slice(FIRST_SLICE_MS)), { stands, seen });
   },
   /** Every bit of every value set at its source and looked for at its sink; null: it was stopped. */
   async walk(about: WalkAbout, mark: Mark, progress: (done: number, all: number) => void): Promise<Walked | null> {
@@ -257,6 +292,12 @@ const checker = {
   work(): (OrderOfWork & { again: LoadedAgain[] }) | null {
     const work = project && orderOfWork(project);
     return work && { ...work, again: loadedAgain(project!, work) };
+  },
+  /** What is tested point by point, where that is not what is known of this turn already. */
+  points(known: number): { turn: number; points: Points } | null {
+    if (!project || (points && known === pointsTurn)) return null;
+    const all = pointList().all();
+    return { turn: pointsTurn, points: all };
   },
   /** How every route goes, and whether every expectation of who reaches whom holds. */
   ways(): Ways | null {

@@ -51,6 +51,7 @@ export {
   type ModuleKind,
   NUMBERINGS,
   type Party,
+  type PointView,
   POLARITIES,
   type Presence,
   REFERENCE_FIELDS,

@@ -4,6 +4,8 @@ export { pointName, type Point } from './point.js';
 export { pointDetail, type PointDetail, type PointTry } from './point-detail.js';
 export { PointList, type Points } from './point-list.js';
 export { type PointStanding, type PointState, recordsByPoint, recordsOfGone, standingOf } from './point-states.js';
+export { type Progress, progressOf } from './progress.js';
 export { recordPoint, type SaidOfPoint } from './record-point.js';
 export { notRunning, seeRunning } from './seen-running.js';
+export { whyNotSeen } from './symptom-of-point.js';
 export { whichMoved } from './which-moved.js';

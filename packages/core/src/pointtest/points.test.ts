@@ -16,8 +16,10 @@ import { pointDetail } from './point-detail.js';
 import { PointList } from './point-list.js';
 import { recordsByPoint, recordsOfGone, standingOf } from './point-states.js';
 import { pointName, type Point } from './point.js';
+import { progressOf } from './progress.js';
 import { recordPoint, type SaidOfPoint } from './record-point.js';
 import { notRunning, seeRunning } from './seen-running.js';
+import { whyNotSeen } from './symptom-of-point.js';
 import { whichMoved } from './which-moved.js';
 
 const pointsOf = (project: Project): readonly Point[] => new PointList(project).all().points;
@@ -248,6 +250,39 @@ test('the list kept while a plant is edited is the list made anew', () => {
     }),
     { seed, numRuns: 60 },
   );
+});
+
+test.each([
+  // [common practice] two registers exchanged, bytes exchanged, a sign that is lost.
+  ['1.0', '2.278E-41', 'the two registers are exchanged', 'factor'],
+  ['4660', '13330', 'the two bytes', 'factor'],
+  ['−1', '65535', '', 'sign'],
+  ['4660 = 16.9 %', '', '', 'nothing-moves'],
+  ['4660', '5003', '', 'wrong-place'],
+])('%s was expected and %s seen', (expected, saw, says, symptom) => {
+  const plant = smallPlant();
+  const why = whyNotSeen(plant, pointsOf(plant)[0]!, expected, saw);
+  expect(why.symptom).toBe(symptom);
+  if (says) expect(why.explanations[0]!.sentence).toContain(says);
+});
+
+test('how far it is, by exchange, by person and by day', () => {
+  const plant = running(smallPlant());
+  const [a, b, c] = pointsOf(plant) as [Point, Point, Point];
+  let now = said(said(plant, a), a, { view: 'device', by: 'Bo', at: '2026-12-01T08:00:00.000Z' });
+  now = said(said(now, b, { result: 'not seen' }), c, { result: 'skipped', reason: 'no cable' });
+  const all = pointsOf(now);
+  const { exchanges, people, days } = progressOf(all, recordsByPoint(now));
+  expect(exchanges[0]).toEqual({ exchange: 'x', all: 5, seen: 1, notSeen: 1, skipped: 1 });
+  expect(exchanges.reduce((sum, row) => sum + row.all, 0)).toBe(all.length);
+  expect(people).toEqual([
+    { of: 'Ada', points: 3, records: 3 },
+    { of: 'Bo', points: 1, records: 1 },
+  ]);
+  expect(days.map(({ of, records }) => [of, records])).toEqual([
+    ['2026-12-01', 1],
+    ['2026-11-30', 3],
+  ]);
 });
 
 test('a record holds what a project file takes', () => {
