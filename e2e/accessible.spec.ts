@@ -79,6 +79,7 @@ const OF_THE_DEMO = {
     'site/work',
     'site/work?step=load%20plantctl',
     'site/work/print',
+    'site/points',
     'site/temporary',
     'symptoms',
     'symptoms/factor?at=skidctl',
@@ -130,6 +131,39 @@ test('no violations where found devices stand beside the plan; a narrow window h
   await page.goto(`${app.url}/p/${project}/site/work`);
   await expect(page.getByRole('button', { name: /Skip/ })).toBeInViewport({ ratio: 1 });
   await expect(page.getByRole('link', { name: 'Print' })).toBeInViewport({ ratio: 1 });
+});
+
+test('the page of the point tests can be read in bright sun: 7:1, in both themes, in a narrow window', async ({
+  page,
+  app,
+}) => {
+  const project = await app.agreed();
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await page.goto(`${app.url}/p/${project}/site/points`);
+  const contrast = async () => {
+    for (const theme of ['light', 'dark']) {
+      await page.evaluate((chosen) => (document.documentElement.dataset.theme = chosen), theme);
+      const axe = new AxeBuilder({ page }).setLegacyMode(true).include('main').withRules(['color-contrast-enhanced']);
+      const { violations } = await axe.analyze();
+      expect(violations.flatMap((v) => v.nodes.map((n) => [theme, n.html.slice(0, 160), n.failureSummary]))).toEqual(
+        [],
+      );
+    }
+  };
+  await expect(page.getByRole('region', { name: 'The point at hand' })).toBeVisible();
+  await contrast();
+  await page.getByRole('textbox', { name: 'Your edits are signed' }).fill('R. Imhof');
+  await page.getByRole('grid', { name: 'Points' }).focus();
+  await page.keyboard.press('r');
+  await page.keyboard.press('7');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'What may be behind it' })).toBeVisible();
+  await page.keyboard.press('n');
+  await contrast();
+  // Nothing of it lies beside the window.
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(768);
+  const main = page.locator('main');
+  expect(await main.evaluate((box) => box.scrollWidth <= box.clientWidth)).toBe(true);
 });
 
 test('no violations in the rehearsal: walked, running, traced, and in the value lab beside it', async ({

@@ -135,7 +135,7 @@ test('edits made while the server is away are sent when it is back', async ({ pa
   await expectTally(page, 3, 0);
   await app.stop();
   await typeName(page, 1, 'Offline');
-  await expect(page.getByText('server not reachable; 1 edit waits')).toBeVisible();
+  await expect(page.getByText(/server not reachable since \d\d:\d\d; 1 edit waits/)).toBeVisible();
   await app.start();
   await expect(page.getByText('1 edit waits')).toBeHidden({ timeout: 15_000 });
   await expectStored(page);
@@ -316,7 +316,7 @@ test('a lane deleted here to which somebody added meanwhile: it goes with what w
   expect(file).not.toContain('"Skid status"');
 });
 
-test('a project that is opened while the server is away waits, says what is kept, and opens by itself', async ({
+test('a project that is opened while the server is away is opened as this browser has it, with what was typed on top', async ({
   page,
   app,
 }) => {
@@ -328,13 +328,31 @@ test('a project that is opened while the server is away waits, says what is kept
   await page.getByRole('link', { name: 'Projects' }).click();
   await expect(page.getByRole('alert')).toContainText('The server does not answer');
   await page.goBack();
+  await expect(cell(page, 'lane:status', 1)).toHaveText('Kept here');
+  await expect(page.getByText(/server not reachable since .*; 1 edit waits/)).toBeVisible();
+  await expectTally(page, 3, 0);
+  await typeName(page, 8, 'Typed later');
+  await app.start();
+  await expectStored(page);
+  const file = await app.file(project);
+  expect(file).toContain('"name": "Kept here"');
+  expect(file).toContain('"name": "Typed later"');
+});
+
+test('one that this browser does not have waits for the server, and opens by itself', async ({ page, app }) => {
+  await app.create('Never opened');
+  const pages = page.waitForResponse(/compare-page.*\.js$/);
+  await page.goto(app.url);
+  await pages;
+  const link = page.getByRole('link', { name: 'Never opened' });
+  await expect(link).toBeVisible();
+  await app.stop();
+  await link.click();
   await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
-  await expect(page.getByText('One edit is kept in this browser and sent then.')).toBeVisible();
   await expect(page.getByRole('link', { name: 'Findings: not known' })).toBeVisible();
   await app.start();
-  await expect(cell(page, 'lane:status', 1)).toHaveText('Kept here');
-  await expectStored(page);
-  expect(await app.file(project)).toContain('"name": "Kept here"');
+  await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeHidden();
+  await expectTally(page, 0, 0);
 });
 
 test('the list of projects comes by itself once the server answers', async ({ page, app }) => {

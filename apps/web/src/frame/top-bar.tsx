@@ -26,11 +26,17 @@ const Bar = styled.header`
   @media (max-width: 1100px) {
     gap: ${space[4]}px;
   }
+  @media (max-width: 820px) {
+    gap: ${space[3]}px;
+  }
 `;
 
 const Name = styled(NavLink)`
   flex: 0 1 auto;
   min-width: 120px;
+  @media (max-width: 820px) {
+    min-width: 96px;
+  }
   font: 600 16px/1 ${font.serif};
   text-decoration: none;
   span {
@@ -45,6 +51,9 @@ const Steps = styled.nav`
   gap: ${space[6]}px;
   @media (max-width: 1100px) {
     gap: ${space[4]}px;
+  }
+  @media (max-width: 820px) {
+    gap: ${space[3]}px;
   }
   a {
     display: flex;
@@ -63,10 +72,14 @@ const Steps = styled.nav`
 const Finding = styled.div`
   flex: 0 1 190px;
   min-width: 96px;
+  @media (max-width: 820px) {
+    min-width: 72px;
+  }
   margin-left: auto;
 `;
 
 const Right = styled.div`
+  min-width: 0;
   gap: ${space[4]}px;
   @media (max-width: 1100px) {
     gap: ${space[3]}px;

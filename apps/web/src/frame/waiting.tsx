@@ -1,10 +1,15 @@
 import styled from 'styled-components';
 import { useStateOf } from '../store/store';
+import { useAway } from '../offline/use-away';
 import { colour } from '../theme/tokens';
+import { formatTime } from '../words/when';
 
 const Words = styled.span`
   color: ${colour.ink2};
   white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  min-width: 0;
 `;
 
 /** Says so when edits wait to be sent, or lanes to be checked. */
@@ -12,10 +17,12 @@ export function Waiting() {
   const pending = useStateOf((s) => s.project.pending.length);
   const sending = useStateOf((s) => s.project.sending);
   const left = useStateOf((s) => s.findings.left);
+  const away = useAway();
+  const since = away === null ? '' : ` since ${formatTime(away)}`;
   const wait = `${pending} ${pending === 1 ? 'edit waits' : 'edits wait'}`;
   const words =
     sending === 'away' || sending === 'full'
-      ? `${sending === 'away' ? 'server not reachable' : 'server’s disk full'}; ${wait} here`
+      ? `${sending === 'away' ? `server not reachable${since}` : 'server’s disk full'}${pending > 0 ? `; ${wait} here` : ''}`
       : pending > 1
         ? `sending ${pending} edits`
         : left > 0

@@ -2,6 +2,7 @@ import { explainSeen, readRaw, readingsOf, type Explanation, type PlaceOfCause }
 import { useDeferredValue, useEffect, useId, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
+import { symptomOf, symptomOfSeen } from '@dialoga/core/symptom';
 import { linkToLane } from '../findings/link';
 import { useStateOf } from '../store/store';
 import { Code, Input, TextButton } from '../theme/parts';
@@ -176,9 +177,23 @@ function Explanations({ expected, seen }: { expected: string; seen: string }) {
         <li key={one.sentence}>
           <strong>{one.sentence}</strong> {one.detail && <small>{one.detail}</small>}
           <Places cause={one.cause} />
+          <Symptom cause={one.cause} />
         </li>
       ))}
     </ol>
+  );
+}
+
+/** What one sees on site where a value comes out so, with all that may be behind it. */
+function Symptom({ cause }: { cause: Explanation['cause'] }) {
+  const { project: address = '' } = useParams();
+  const symptom = symptomOf(symptomOfSeen(cause) ?? '');
+  if (!symptom) return null;
+  return (
+    <small>
+      {' '}
+      <Link to={`/p/${address}/symptoms/${symptom.id}`}>{symptom.words}</Link>: its causes
+    </small>
   );
 }
 

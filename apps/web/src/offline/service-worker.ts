@@ -21,4 +21,6 @@ registerRoute(
     { denylist: [/^\/api\//] },
   ),
 );
+// What is opened without the server is what was worked with last.
+self.addEventListener('install', () => void self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { BoxButton, Input } from '../theme/parts';
 import { font, size, space } from '../theme/tokens';
@@ -38,6 +38,14 @@ interface Props {
 /** What stood there in place of what was expected, or why a point is skipped. */
 export function Instead({ asked: { result, text: begun }, expected, onSaid, onClose }: Props) {
   const [text, setText] = useState(begun);
+  // Where the focus was it is again afterwards: the next key counts.
+  const before = useRef(document.activeElement);
+  useEffect(() => {
+    const from = before.current;
+    return () => {
+      if (from instanceof HTMLElement) from.focus();
+    };
+  }, []);
   const skips = result === 'skipped';
   const lacks = skips && text.trim() === '';
   return (

@@ -1,12 +1,13 @@
 import { inOrder } from '@dialoga/core/model';
 import { recordsOfGone } from '@dialoga/core/pointtest';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { currentAuthor } from '../api/author';
 import { Choice } from '../forms/choice';
 import { Grid } from '../grid/grid';
 import { AuthorField } from '../history/author-field';
+import { AwayLine } from '../offline/away-line';
 import { SiteTitle } from '../site/site-title';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -35,7 +36,7 @@ const Columns = styled.div`
     border-left: 1px solid ${colour.hairline};
     overflow: auto;
   }
-  @media (max-width: 1000px) {
+  @container (max-width: 1000px) {
     grid-template: auto minmax(160px, 1fr) / minmax(0, 1fr);
     > :first-child {
       order: 2;
@@ -46,8 +47,9 @@ const Columns = styled.div`
     }
   }
 `;
-/** In the width of a hand, too. */
+/** In the width of a hand, and beside the value lab, too. */
 const Fits = styled.div`
+  container-type: inline-size;
   display: flex;
   flex: 1;
   flex-direction: column;
@@ -89,8 +91,7 @@ export function PointTestsPage() {
     [all, exchange, shown, states, looks, at],
   );
   const current = list.find(({ key }) => key === at) ?? list[0];
-  const rows = useDeferredValue(list);
-  const grid = useMemo(() => rows.map((point) => pointRow(point, states.of(point))), [rows, states]);
+  const grid = useMemo(() => list.map((point) => pointRow(point, states.of(point))), [list, states]);
   const gone = useMemo(() => (points ? recordsOfGone(project, points.points) : []), [project, points]);
   const exchanges = inOrder(project, 'exchange').filter(({ kind }) => kind !== 'service link');
   const go = (key: string) => {
@@ -140,6 +141,7 @@ export function PointTestsPage() {
         </div>
       </SiteTitle>
       <Line>
+        <AwayLine />
         <span>
           {states.seen.toLocaleString('en')} of {all.length.toLocaleString('en')} points seen
           {states.inOne > 0 && `, ${states.inOne.toLocaleString('en')} more in one view`}

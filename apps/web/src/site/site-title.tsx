@@ -9,8 +9,9 @@ import { useSurvey } from './use-survey';
 import { useWork } from './use-work';
 
 const Title = styled(PageTitle)`
-  @media (max-width: 1100px) {
-    flex-wrap: wrap;
+  flex-wrap: wrap;
+  h1 {
+    flex: none;
   }
 `;
 
@@ -36,12 +37,11 @@ const Parts = styled.nav`
 
 const Rest = styled.div`
   display: flex;
-  gap: ${space[4]}px;
+  flex-wrap: wrap;
+  gap: ${space[2]}px ${space[4]}px;
   align-items: baseline;
   margin-left: auto;
-  min-width: 0;
   @media (max-width: 1100px) {
-    flex-wrap: wrap;
     margin-left: 0;
   }
 `;
