@@ -79,7 +79,7 @@ const Finding = styled.div`
 `;
 
 const Right = styled.div`
-  min-width: 0;
+  flex: none;
   gap: ${space[4]}px;
   @media (max-width: 1100px) {
     gap: ${space[3]}px;

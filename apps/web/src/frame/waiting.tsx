@@ -9,7 +9,10 @@ const Words = styled.span`
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
-  min-width: 0;
+  max-width: 30vw;
+  &:empty {
+    display: none;
+  }
 `;
 
 /** Says so when edits wait to be sent, or lanes to be checked. */

@@ -29,5 +29,7 @@ export function isSeen(
   if (!Number.isFinite(a)) return false;
   // A whole number that was read off may have lost what stands behind its point.
   if (!seen.real && Math.abs(a - b) < 0.5 && Math.abs(b) >= 1) return true;
-  return Math.abs(a - b) <= Math.abs(b) * 0.51 * 10 ** (1 - Math.min(seen.digits, 7));
+  // Half of what the last digit counts.
+  const last = 10 ** (Math.floor(Math.log10(Math.abs(b))) + 1 - Math.min(seen.digits, 7));
+  return Math.abs(a - b) <= 0.51 * last;
 }

@@ -259,6 +259,9 @@ test.each([
   ['−1', '65535', '', 'sign'],
   ['4660 = 16.9 %', '', '', 'nothing-moves'],
   ['4660', '5003', '', 'wrong-place'],
+  // One digit that was read off is that number, and not half as much again.
+  ['4660', '7', '', 'wrong-place'],
+  ['4660', '5', 'three places', 'factor'],
 ])('%s was expected and %s seen', (expected, saw, says, symptom) => {
   const plant = smallPlant();
   const why = whyNotSeen(plant, pointsOf(plant)[0]!, expected, saw);
