@@ -29,7 +29,6 @@ test('pictures', async ({ page, app }) => {
   await shot('routes', `/p/${project}/routes`);
   await shot('route', `/p/${project}/routes/route-plant`);
   await shot('tags', `/p/${project}/tags/dockpanel?show=meaning`);
-  await shot('points', `/p/${project}/exchanges/trial/points`);
   await shot('poll-plan', `/p/${project}/exchanges/room/plan`);
   await page.goto(`${app.url}/p/${project}/rehearsal`);
   await page.getByRole('button', { name: 'Walk all bits' }).click();
@@ -55,6 +54,15 @@ test('pictures', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByText('not seen')).toBeVisible();
   await page.screenshot({ path: join(folder, 'survey.png') });
+  await page.goto(`${app.url}/p/${project}/site/points`);
+  await page.getByRole('textbox', { name: 'Your edits are signed' }).fill('R. Imhof');
+  await page.getByRole('grid', { name: 'Points' }).focus();
+  for (const key of 'rvvyy') await page.keyboard.press(key);
+  await page.keyboard.type('2.278E-41');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'What may be behind it' })).toBeVisible();
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, 'point-tests.png') });
   await page.goto(`${app.url}/p/${project}/site/work?step=load%20plantctl`);
   await expect(page.getByRole('region', { name: 'Step 42' })).toBeVisible();
   await page.evaluate(() => document.fonts.ready);

@@ -11,8 +11,8 @@ export function AwayLine() {
   return (
     <b role="status">
       The server is away since {formatTime(away)}.{' '}
-      {pending === 0 ? 'What you say is kept in this browser' : `So far ${kept} kept in this browser`}, and sent when it is
-      back.
+      {pending === 0 ? 'What you say is kept in this browser' : `So far ${kept} kept in this browser`}, and sent when it
+      is back.
     </b>
   );
 }

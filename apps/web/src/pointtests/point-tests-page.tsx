@@ -74,7 +74,7 @@ export function PointTestsPage() {
   const states = useStates(points);
   const [search, setSearch] = useSearchParams();
   const [shown, setShown] = useState<Shown>('to do');
-  const [exchange, setExchange] = useState('');
+  const [exchange, setExchange] = useState(() => search.get('exchange') ?? '');
   const [looks, setLooks] = useState<Looks>('tool');
   const [as, setAs] = useState<(typeof EXTRAS)[number]>('the list');
   const author = useRef<HTMLDivElement>(null);

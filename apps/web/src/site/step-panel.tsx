@@ -1,5 +1,6 @@
 import type { PlacedStep, Said } from '@dialoga/core/work';
 import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { BoxButton, Section } from '../theme/parts';
 import { colour, size, space } from '../theme/tokens';
@@ -51,6 +52,7 @@ interface Props {
 
 /** All of one step: what must be ready, what it does, what will look wrong and is not, what proves it. */
 export function StepPanel({ step, all, onTick, onAgain }: Props) {
+  const { project = '' } = useParams();
   const of = (key: string) => all.find((one) => one.key === key);
   const until = (key: string) => (of(key) ? `until step ${of(key)!.number}` : `until ${key}`);
   return (
@@ -76,6 +78,11 @@ export function StepPanel({ step, all, onTick, onAgain }: Props) {
         </BoxButton>
         {step.record && <BoxButton onPress={onAgain}>Not said yet</BoxButton>}
       </Buttons>
+      {step.kind === 'test' && (
+        <p>
+          <Link to={`/p/${project}/site/points?exchange=${step.about}`}>Point by point</Link>
+        </p>
+      )}
       <Part title="Must be ready" none="nothing more">
         {step.needs.map(({ what, stands }) => (
           <li key={what}>

@@ -44,7 +44,8 @@ function run(effect: Effect): Thunk {
           const checked = bytes && wanted ? openInChecker(bytes) : null;
           later(event);
           void checked?.then((first) => now === opening && dispatch(findingsSlice.actions.reopened(first)));
-          if (bytes && effect.past === null) void keepCopy(effect.id, bytes).then((said) => said && dispatch(noticed(said)));
+          if (bytes && effect.past === null)
+            void keepCopy(effect.id, bytes).then((said) => said && dispatch(noticed(said)));
         });
         return;
       case 'open from here':
@@ -90,10 +91,7 @@ const NO_ROOM = 'The browser has no room to keep this edit over a reload; leave 
 
 type Asked<D extends Effect['do']> = Extract<Effect, { do: D }>;
 
-async function open({
-  id,
-  past,
-}: Asked<'open'>): Promise<{ event: Happening; bytes?: ArrayBuffer }> {
+async function open({ id, past }: Asked<'open'>): Promise<{ event: Happening; bytes?: ArrayBuffer }> {
   try {
     const bytes = past === null ? await api.open(id) : await api.revision(id, past);
     return { event: { what: 'opened', ...projectFromBytes(bytes) }, bytes };
