@@ -96,6 +96,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
     since: new Map(),
     current: null,
   }),
+  observed: (state: FindingsState, lanes: readonly string[]): FindingsState => ({ ...state, observed: new Set(lanes) }),
   gaveUp: (state: FindingsState): FindingsState => ({ ...state, left: 0 }),
   chosen: (state: FindingsState, current: string): FindingsState => ({ ...state, current }),
 });

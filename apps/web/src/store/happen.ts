@@ -1,6 +1,6 @@
 import type { Effect, Happening } from '../sync/happening';
 import { step } from '../sync/step';
-import { openInChecker } from '../worker/checker';
+import { checker, openInChecker } from '../worker/checker';
 import { problemSentence } from '@dialoga/core/model';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { projectFromBytes } from '../api/opened';
@@ -37,13 +37,21 @@ function run(effect: Effect): Thunk {
     const later = (event: Happening) => {
       if (now === opening) dispatch(happen(event));
     };
+    /** What the first check found, and then how far the lanes are on site. */
+    const takeIn = async (checked: ReturnType<typeof openInChecker>) => {
+      const first = await checked;
+      if (now !== opening) return;
+      dispatch(findingsSlice.actions.reopened(first));
+      const lanes = await checker().observed();
+      if (now === opening && lanes.length > 0) dispatch(findingsSlice.actions.observed(lanes));
+    };
     switch (effect.do) {
       case 'open':
         void open(effect).then(({ event, bytes }) => {
           const wanted = now === opening && ['loading', 'waiting'].includes(getState().project.status);
           const checked = bytes && wanted ? openInChecker(bytes) : null;
           later(event);
-          void checked?.then((first) => now === opening && dispatch(findingsSlice.actions.reopened(first)));
+          if (checked) void takeIn(checked);
           if (bytes && effect.past === null)
             void keepCopy(effect.id, bytes).then((said) => said && dispatch(noticed(said)));
         });
@@ -54,7 +62,7 @@ function run(effect: Effect): Thunk {
           if (!kept || now !== opening || getState().project.status !== 'waiting') return;
           const checked = openInChecker(kept.bytes);
           later({ what: 'opened from here', ...projectFromBytes(kept.bytes), entries: kept.entries });
-          void checked.then((first) => now === opening && dispatch(findingsSlice.actions.reopened(first)));
+          void takeIn(checked);
         });
         return;
       case 'keep news':

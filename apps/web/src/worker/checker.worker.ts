@@ -178,10 +178,7 @@ const checker = {
       engine?.ready();
       checker.find('ready');
     }, 0);
-    return told(
-      { findings: new Map(engine.findings), lanes: new Map(engine.laneResults) },
-      { stands: true, seen: true },
-    );
+    return told({ findings: new Map(engine.findings), lanes: new Map(engine.laneResults) }, { stands: true });
   },
   /** `own`: it can be undone, and what was typed last gives way when it is fixed. */
   edit(set: ChangeSet, own: boolean): Checked {
@@ -292,6 +289,10 @@ const checker = {
   work(): (OrderOfWork & { again: LoadedAgain[] }) | null {
     const work = project && orderOfWork(project);
     return work && { ...work, again: loadedAgain(project!, work) };
+  },
+  /** Lanes of which every point was seen: asked for once the findings are there, for a long plan takes a while. */
+  observed(): string[] {
+    return newlyObserved(true) ?? [];
   },
   /** What is tested point by point, where that is not what is known of this turn already. */
   points(known: number): { turn: number; points: Points } | null {
