@@ -231,6 +231,13 @@ test('a link that is cut: three truths, and what the fans do when it is joined',
   await expect(page.getByRole('dialog', { name: 'Join the link of EvapHead' })).toContainText('Evaporator I/O:');
   await page.keyboard.press('Enter');
   await expect(parts.getByRole('gridcell', { name: 'Cut the link of EvapHead' })).toBeVisible();
+  // A load stops a controller until somebody starts it; a panel goes on by itself.
+  await parts.getByRole('gridcell', { name: 'Load DockPanel' }).click();
+  await parts.getByRole('gridcell', { name: 'Load PlantCtl' }).click();
+  await expect(parts.getByRole('row', { name: /PlantCtl/ })).toContainText('stopped');
+  await expect(parts.getByRole('row', { name: /DockPanel/ })).toContainText('runs');
+  await parts.getByRole('gridcell', { name: 'Start PlantCtl' }).click();
+  await expect(parts.getByRole('row', { name: /PlantCtl/ })).toContainText('runs');
 });
 
 test('a start handshake is traced, with its times, and kept as CSV', async ({ page, app }) => {

@@ -35,7 +35,7 @@ export class RehearsalController {
   @Post('do')
   @HttpCode(200)
   @Answers(
-    'Cuts, joins, stops, starts, releases, sets a value or takes it off, hands a station to another program, slows time',
+    'Cuts, joins, stops, starts, loads, releases, sets a value or takes it off, hands a station to another program, slows time',
     {
       gives: RehearsalView,
       refuses: [400, 404],

@@ -17,6 +17,7 @@ const DOES = [
   'stop',
   'fault',
   'start',
+  'load',
   'release',
   'set',
   'let go',

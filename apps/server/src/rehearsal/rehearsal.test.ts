@@ -92,6 +92,11 @@ test('a cut shows three truths, and is refused twice; a station is stopped and s
     (all) => lane(all, 'pressures').stopped === 'SkidCtl is stopped',
   );
   await doIt(project, { what: 'start', id: 'skidctl' }).expect(200);
+  // A load stops a controller, and somebody starts it again; a panel goes on by itself.
+  const load = async (id: string) =>
+    ((await doIt(project, { what: 'load', id }).expect(200)).body as RehearsalView).stopped;
+  expect([await load('skidctl'), await load('dockpanel')]).toEqual([['skidctl'], ['skidctl']]);
+  await doIt(project, { what: 'start', id: 'skidctl' }).expect(200);
   await server.http.delete(at(project)).expect(204);
 });
 
@@ -100,6 +105,7 @@ test.each([
   [{ what: 'cut', id: 'none' }, 'There is no such network or port.'],
   [{ what: 'join', id: 'plant-lan' }, 'That is not cut.'],
   [{ what: 'stop', id: 'none' }, 'There is no such station.'],
+  [{ what: 'load', id: 'none' }, 'There is no such station.'],
   [{ what: 'set', id: 'none', text: '1' }, 'No data goes there any more.'],
   [{ what: 'set', id: 'permissives 0' }, 'It takes a value to set.'],
   [{ what: 'set', id: 'permissives 0', text: '70000' }, '70000 does not go into WORD.'],

@@ -10,7 +10,7 @@ const MS = 1000;
 const MOST_PACE = 10;
 /** ms */
 const LONGEST_STEP = 60_000;
-const ABOUT_STATIONS: readonly string[] = ['stop', 'fault', 'start', 'hand over', 'take back'];
+const ABOUT_STATIONS: readonly string[] = ['stop', 'fault', 'start', 'load', 'hand over', 'take back'];
 
 /** A plant that runs in real time, with its stand-ins on loopback. */
 export class Running {
@@ -101,6 +101,7 @@ export class Running {
     if (what === 'hand over') return standIns.hand(id, text);
     if (what === 'take back') standIns.takeBack(id);
     else if (what === 'start') plant.start(id);
+    else if (what === 'load') plant.load(id);
     else plant.stop(id, what === 'fault' ? 'faulted' : 'stopped');
     return null;
   }

@@ -184,7 +184,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Cuts, joins, stops, starts, releases, sets a value or takes it off, hands a station to another program, slows time */
+        /** Cuts, joins, stops, starts, loads, releases, sets a value or takes it off, hands a station to another program, slows time */
         post: operations["RehearsalController_do"];
         delete?: never;
         options?: never;
@@ -441,7 +441,7 @@ export interface components {
         };
         DoDto: {
             /** @enum {string} */
-            what: "cut" | "join" | "stop" | "fault" | "start" | "release" | "set" | "let go" | "send" | "hand over" | "take back" | "pace" | "step";
+            what: "cut" | "join" | "stop" | "fault" | "start" | "load" | "release" | "set" | "let go" | "send" | "hand over" | "take back" | "pace" | "step";
             /** @description the network or port to cut or join, the station, the exchange, or the link; empty for time */
             id: string;
             /** @description of a link: which value; empty: the whole block */

@@ -24,6 +24,7 @@ const PARTS: readonly GridColumn[] = [
   { id: 'link', title: 'Its link', track: '64px' },
   { id: 'run', title: 'Station', track: '64px' },
   { id: 'fault', title: 'Fault', track: '64px' },
+  { id: 'load', title: 'Project', track: '64px' },
   { id: 'other', title: 'Another program', track: 'minmax(100px, 0.8fr)' },
 ];
 
@@ -171,6 +172,10 @@ export function StandInsSection() {
                 run: () => act({ what: isFaulted ? 'start' : 'fault', id: station }),
               },
             };
+            const load = station !== null && {
+              text: 'Load',
+              action: { label: `Load ${name}`, run: () => act({ what: 'load', id: station }) },
+            };
             const hand = station !== null && {
               text: other ? 'Take back' : 'Hand over',
               action: {
@@ -182,7 +187,7 @@ export function StandInsSection() {
             return {
               id,
               height: 24,
-              cells: [{ text: name }, state, cut || null, stop || null, fault || null, hand || null],
+              cells: [{ text: name }, state, cut || null, stop || null, fault || null, load || null, hand || null],
             };
           })}
         />

@@ -140,7 +140,7 @@ const fields = {
     help: 'Whether it is written once, by start values.',
   },
   content: {
-    title: 'Contents at start',
+    title: 'Contents',
     width: [120, 1],
     mono: true,
     text: ({ part }) => part.content ?? '',
@@ -148,9 +148,11 @@ const fields = {
       const known = content === '' ? null : parseStartContent(content);
       return known?.ok && known.value.of !== 'bytes' ? `${content} = ${formatContent(known.value)}` : undefined;
     },
-    edit: (row, typed) => store(row, typed === '' ? { content: undefined } : { content: typed, atStart: true }),
+    // What the module sets it keeps there itself; all else is written once, at start.
+    edit: (row, typed) =>
+      store(row, typed === '' ? { content: undefined } : row.part.access === 'read' ? { content: typed } : { content: typed, atStart: true }),
     examples: ['10.8.2.40', '‘BakeCtl’', '16#0A 08'],
-    help: 'What start values write there: an address, a text in quotes with its count before it, or bytes.',
+    help: 'What start values write there, or the module keeps there: an address, a text in quotes with its count before it, or bytes.',
   },
   meaning: {
     title: 'Meaning',

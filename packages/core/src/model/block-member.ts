@@ -27,7 +27,7 @@ export class BlockMember {
   @IsIn(ACCESSES) access!: Access;
   /** written once at start, by start values */
   @IsOptional() @IsBoolean() atStart?: boolean;
-  /** what they write there, as typed: an address, a text in quotes or bytes */
+  /** what they write there, or what the firmware keeps there where it sets it, as typed: an address, a text in quotes or bytes */
   @IsText() content?: string;
   @IsText() meaning?: string;
 }

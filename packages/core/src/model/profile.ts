@@ -7,6 +7,7 @@ import { Nested, RecordOf } from './declared.js';
 import { BlockMember } from './block-member.js';
 import { View } from './view.js';
 import {
+  AFTER_LOAD,
   AREA_KINDS,
   CALLING,
   FORWARDS,
@@ -16,6 +17,7 @@ import {
   NETWORK_KINDS,
   PRESET_FIELDS,
   TABLES,
+  type AfterLoad,
   type AreaKind,
   type Calling,
   type Forward,
@@ -126,6 +128,12 @@ export class Custom {
   @IsString() @AtMost(500) source!: string;
 }
 
+/** What a station of the type does after a load, with its source. */
+export class Loading {
+  @IsIn(AFTER_LOAD) does!: AfterLoad;
+  @IsString() @AtMost(500) source!: string;
+}
+
 /** An end's own word for one of ours, shown under it. */
 export class OwnWord {
   @IsString() @AtMost(60) word!: string;
@@ -166,6 +174,8 @@ export class Profile {
   @Nested(() => Custom, { nullable: true }) unitIsLastOctet?: Custom | null;
   /** over Ethernet, too, it answers to its own unit only */
   @Nested(() => Custom, { nullable: true }) checksUnit?: Custom | null;
+  /** whether a load stops it, and whether it goes on by itself then; as with others of its role where nothing is said */
+  @Nested(() => Loading, { nullable: true }) afterLoad?: Loading | null;
   /** keyed by our word: `writes`, `reads`, `calls`, `listens` … */
   @RecordOf(() => OwnWord) words!: Record<string, OwnWord>;
   @IsText() comment?: string;

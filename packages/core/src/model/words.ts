@@ -90,6 +90,9 @@ export type LandingRole = (typeof LANDING_ROLES)[number];
 
 export const RUN_STATES = ['running', 'stopped', 'faulted'] as const;
 export type RunState = (typeof RUN_STATES)[number];
+/** What a station does when it is loaded. */
+export const AFTER_LOAD = ['runs on', 'starts by itself', 'waits to be started'] as const;
+export type AfterLoad = (typeof AFTER_LOAD)[number];
 /** Who may set this station up from outside. */
 export const GUARDS = ['closed', 'password', 'default password', 'open'] as const;
 export type Guard = (typeof GUARDS)[number];

@@ -3,6 +3,7 @@ import { set } from '../change/make.js';
 import { readRouteForm } from '../route/route-form.js';
 import type { Profile } from '../model/profile.js';
 import {
+  AFTER_LOAD,
   FORWARDS,
   MODULE_KINDS,
   PRESET_FIELDS,
@@ -32,6 +33,7 @@ export const FIGURE_FORMS = [
   'routes Plant LAN > 10.0.0.1 / rack > 0',
   'unit is the last part of the address',
   'unit is checked',
+  'after a load: waits to be started',
   'sizes Modbus TCP: 4, 16, 32',
   'points {station}:{slot}:{kind}.{channel}',
   `block Communication module: ${BLOCK_FORM}`,
@@ -84,6 +86,9 @@ export function addFigure(profile: Profile, typed: string, newId: string): Field
   if (rows) return put(['stationText'], { text: rows[1]!.trim(), source: '' });
   if (/^unit is (the )?last/i.test(text)) return put(['unitIsLastOctet'], { source: '' });
   if (/^unit is checked/i.test(text)) return put(['checksUnit'], { source: '' });
+  const loaded = /^after a load: (.+)$/i.exec(text)?.[1]?.trim().toLowerCase();
+  const does = AFTER_LOAD.find((one) => one === loaded);
+  if (does) return put(['afterLoad'], { does, source: '' });
   const perPartner = /^connections per partner (\d{1,9})$/i.exec(text);
   if (perPartner) return put(['limits', limitKey({ by: 'partner' })], { value: Number(perPartner[1]), source: '' });
   const over = /^connections over (.+?) (\d{1,9})$/i.exec(text);

@@ -2,7 +2,15 @@ import { shownWord } from '../text/shown-word.js';
 import { put, set } from '../change/make.js';
 import { entriesInOrder } from '../model/order.js';
 import type { Profile } from '../model/profile.js';
-import { ALIGNMENTS, BOOL_PACKINGS, BYTE_ORDERS, FORWARDS, NAME_FORMS, REGISTER_ORDERS } from '../model/words.js';
+import {
+  AFTER_LOAD,
+  ALIGNMENTS,
+  BOOL_PACKINGS,
+  BYTE_ORDERS,
+  FORWARDS,
+  NAME_FORMS,
+  REGISTER_ORDERS,
+} from '../model/words.js';
 import { PROTOCOLS } from '../protocol/catalogue.js';
 import { readRouteForm } from '../route/route-form.js';
 import { routeSample } from '../route/route-text.js';
@@ -104,6 +112,10 @@ export function profileFigures(profile: Profile): ProfileFigure[] {
     const { source } = profile.checksUnit;
     figures.push({ id: 'checksUnit', what: 'answers to its own unit only, over Ethernet too', value: 'yes', source });
   }
+  if (profile.afterLoad) {
+    const { does, source } = profile.afterLoad;
+    figures.push({ id: 'afterLoad', what: 'after a load', value: does, source });
+  }
   for (const [key, speech] of Object.entries(profile.speaks ?? {})) {
     const least = speech.firmware ? `; from ${speech.firmware}` : '';
     const value = `${speech.roles.join(', ')}; ${speech.media.join(', ')}${least}`;
@@ -161,7 +173,9 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
   const to = (at: readonly string[], value: unknown) => changed(set('profile', profile, at, value));
   if (column === 'source') {
     if (head === 'nameRule') return to(['nameRule', 'source'], clean);
-    if (['unitIsLastOctet', 'checksUnit', 'pointText', 'itemText', 'stationText', 'routeText'].includes(head))
+    if (
+      ['unitIsLastOctet', 'checksUnit', 'afterLoad', 'pointText', 'itemText', 'stationText', 'routeText'].includes(head)
+    )
       return to([head, 'source'], clean);
     return ['limits', 'presets', 'speaks', 'radioBlocks', 'forwards', 'blocks', 'sizes'].includes(head)
       ? to([head, key, 'source'], clean)
@@ -246,6 +260,14 @@ export function editProfile(profile: Profile, id: string, column: 'value' | 'sou
     case 'unitIsLastOctet':
     case 'checksUnit':
       return clean === '' || clean.toLowerCase() === 'no' ? to(path, undefined) : nothing;
+    case 'afterLoad': {
+      if (clean === '') return to(path, undefined);
+      const does = AFTER_LOAD.find((one) => one === clean.toLowerCase());
+      const expected = `write ${AFTER_LOAD.join(', or ')}`;
+      return does
+        ? to(['afterLoad', 'does'], does)
+        : refused({ found: `“${clean}” is not what a load does`, expected });
+    }
     case 'presets':
       return clean === '' ? to(path, undefined) : to([...path, 'value'], clean);
     case 'words':

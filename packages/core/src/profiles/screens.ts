@@ -17,6 +17,7 @@ export const SCREENS: Profile[] = [
     views: {},
     begins: beginning('operator panel', [['Ethernet', 'ethernet', 'panel']]),
     limits: { tags: { value: 500, source: ASSUMED } },
+    afterLoad: { does: 'starts by itself', source: ASSUMED },
     nameRule: { longest: 40, caseMatters: false, source: ASSUMED },
     words: {},
   },

@@ -7,8 +7,10 @@ import { memoryOf } from '../place/memory.js';
 import { payloadOf } from './block.js';
 import { copiesOf } from './copies-of.js';
 import { sameWay, type Carrier, type Link } from './link.js';
+import { afterLoadOf } from '../time/after-load.js';
 import { linksOf } from './links-of.js';
 import { PlantMemory } from './memory.js';
+import { ownValuesOf } from './own-values.js';
 import { EventQueue } from './queue.js';
 import { scanOf } from './scan.js';
 import { Stimuli, type Driven } from './stimuli.js';
@@ -59,7 +61,10 @@ export class Plant {
     }
     for (const { id } of inOrder(project, 'station')) {
       const every = scanOf(project, id);
-      for (const move of copiesOf(project, this.memory, id)) {
+      this.writeStartValues(id);
+      const firmware = ownValuesOf(project, this.memory, id, 'by firmware');
+      for (const move of firmware) move();
+      for (const move of [...copiesOf(project, this.memory, id), ...firmware]) {
         this.queue.add(this.now + every, { what: 'copy', move, station: id, every });
       }
     }
@@ -199,8 +204,22 @@ export class Plant {
     this.stopped.set(station, state);
   }
 
+  /** Its start values are written once more, as at every start. */
   start(station: string): void {
     this.stopped.delete(station);
+    this.writeStartValues(station);
+  }
+
+  /** A load stops it, and somebody has to start it again; or it goes on by itself, as its type says. */
+  load(station: string): void {
+    const does = afterLoadOf(this.project, station);
+    if (does === 'runs on') return;
+    this.stop(station);
+    if (does === 'starts by itself') this.start(station);
+  }
+
+  private writeStartValues(station: string): void {
+    for (const write of ownValuesOf(this.project, this.memory, station, 'at start')) write();
   }
 
   isStopped(station: string): boolean {

@@ -1,6 +1,7 @@
 import type { Role } from '../../model/words.js';
 import type { Station } from '../../model/station.js';
 import type { FieldToSet } from '../../setting/fields-to-set.js';
+import { afterLoadOf } from '../../time/after-load.js';
 import { isWorkstation, stepOf, type WorkContext } from '../context.js';
 import type { Misleading, Step } from '../step.js';
 
@@ -24,9 +25,6 @@ const LOADED: readonly Role[] = [
   'simulator',
 ];
 
-/** Roles that do not begin again by themselves after a load. */
-const MUST_BE_STARTED: readonly Role[] = ['controller'];
-
 /** Loading what a station holds of its exchanges and of others' modules, and setting it to run again. */
 export function loads(context: WorkContext): Step[] {
   return context.stations.flatMap((station) => {
@@ -35,8 +33,10 @@ export function loads(context: WorkContext): Step[] {
       ({ cell }) => cell.kind === 'end' || cell.kind === 'landing',
     );
     if (held.length === 0) return restarts(context, station);
-    const effect = EFFECTS.find(([role]) => station.roles.includes(role))?.[1] ?? '';
-    const starts = MUST_BE_STARTED.some((role) => station.roles.includes(role));
+    const does = afterLoadOf(context.project, station.id);
+    const ofRole = EFFECTS.find(([role]) => station.roles.includes(role))?.[1] ?? '';
+    const effect = does === 'runs on' ? '' : ofRole;
+    const starts = does === 'waits to be started';
     const load = loadStep(context, station, held, effect, starts);
     return [
       ...(descriptionNeeded(context, station) ? [descriptionStep(station)] : []),
