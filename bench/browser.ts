@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { writeProject } from '@dialoga/core/file';
 import { Project } from '@dialoga/core/model';
+import { pointTickRow } from './browser-points.js';
 import { tagGridRows } from './browser-tags.js';
 import { generate } from './generate.js';
 import { noteLongTasks } from './long-tasks.js';
@@ -31,6 +32,7 @@ export async function browserRows(file: string): Promise<Row[]> {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     const rows = [firstLoadRow(), await demoVerdictRow(page, server)];
     rows.push(...(await largeRows(page, server, id)));
+    rows.push(await pointTickRow(page, server));
     rows.push(...(await longSheetRows(page, server)));
     rows.push(...(await tagGridRows(page, server)));
     return rows;

@@ -10,7 +10,12 @@ const core = fileURLToPath(new URL('../../packages/core/src', import.meta.url));
 
 export default defineConfig({
   // Compressed once when it is built, and not at each request; the service worker is finished after that.
-  plugins: [react(), findingWords(), pageFiles(), compression({ algorithms: ['gzip'], threshold: 1024, exclude: /service-worker/ })],
+  plugins: [
+    react(),
+    findingWords(),
+    pageFiles(),
+    compression({ algorithms: ['gzip'], threshold: 1024, exclude: /service-worker/ }),
+  ],
   resolve: {
     alias: [
       { find: /^@dialoga\/core\/(\w+)$/, replacement: `${core}/$1/index.ts` },

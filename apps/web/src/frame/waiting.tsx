@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { useStateOf } from '../store/store';
-import { useAway } from '../offline/use-away';
+import { useAway } from '../store/use-away';
 import { colour } from '../theme/tokens';
 import { formatTime } from '../words/when';
 

@@ -7,6 +7,7 @@ import {
   type PointStanding,
 } from '@dialoga/core/pointtest';
 import type { Project } from '@dialoga/core/model';
+import { clockAhead } from '@dialoga/core/text';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
@@ -214,6 +215,7 @@ export function PointPanel(props: Props) {
               {record.good === false && ', quality not good'} · {formatWhenShort(record.at)}, {record.by || 'not named'}
               , revision {record.revision}
               {record.basis !== point.basis && ' · before the change'}
+              {ahead(record.at)}
             </li>
           ))}
         </Told>
@@ -223,6 +225,12 @@ export function PointPanel(props: Props) {
 }
 
 const MOST_TOLD = 6;
+
+/** Where the clock of whoever said it and this one differ. */
+function ahead(at: string): string {
+  const words = clockAhead(at, new Date().toISOString());
+  return words && ` · ${words}`;
+}
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, textarea, [role="dialog"], [role="listbox"]') !== null;

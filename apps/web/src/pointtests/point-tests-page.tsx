@@ -7,7 +7,7 @@ import { currentAuthor } from '../api/author';
 import { Choice } from '../forms/choice';
 import { Grid } from '../grid/grid';
 import { AuthorField } from '../history/author-field';
-import { AwayLine } from '../offline/away-line';
+import { AwayLine } from './away-line';
 import { SiteTitle } from '../site/site-title';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';

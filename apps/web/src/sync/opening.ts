@@ -86,7 +86,11 @@ export function openedFromHere(
   if (session.status !== 'waiting') return [session, []];
   const known = newest(project, revision, entries);
   const { base, taken } = known;
-  const made = replay(base, session.kept.flatMap(({ sets }) => sets), session.aside);
+  const made = replay(
+    base,
+    session.kept.flatMap(({ sets }) => sets),
+    session.aside,
+  );
   const ready: Session = {
     ...session,
     base,

@@ -78,7 +78,11 @@ test('an undo goes to redo, a redo back; a new edit ends redoing', () => {
 
 test('a small change set that comes with the news needs no request; a larger one, or one behind a gap, is fetched', () => {
   const news = after(...open, heard(5, theirs));
-  expect([name(news.session, 'a'), news.session.revision, done(news.effects)]).toEqual(['A of another', 5, ['keep news', 'check']]);
+  expect([name(news.session, 'a'), news.session.revision, done(news.effects)]).toEqual([
+    'A of another',
+    5,
+    ['keep news', 'check'],
+  ]);
   expect(after(...open, heard(6, theirs)).effects).toEqual([{ do: 'fetch', project: 'p', since: 4 }]);
   expect(after(...open, heard(5, null)).effects).toEqual([{ do: 'fetch', project: 'p', since: 4 }]);
   expect(after(...open, heard(4, theirs)).effects).toEqual([]);

@@ -3,6 +3,7 @@ import { put, set } from '../../change/make.js';
 import type { FoundDevice } from '../../model/found-device.js';
 import { inOrder, orderAfter } from '../../model/order.js';
 import type { Project } from '../../model/project.js';
+import { clockAhead } from '../../text/clock-ahead.js';
 import { candidatesOf } from '../candidates.js';
 import { FACTS, plainFact, type Fact } from '../facts.js';
 import { factsOf } from '../differences.js';
@@ -32,8 +33,6 @@ export interface SurveyPlan {
   doubt: string;
 }
 
-/** Clocks differ by a little everywhere. */
-const CLOCKS_MS = 5 * 60_000;
 /** Of a list of so many devices at least one should be planned. */
 const FEW = 3;
 
@@ -98,16 +97,10 @@ function faultOf({ facts }: FoundRow): string | null {
 function timeOf(seen: string, now: string): { at: string; note: string } {
   const time = seen === '' ? Number.NaN : Date.parse(seen);
   if (Number.isNaN(time)) return { at: now, note: seen === '' ? '' : `“${seen}” is no date and time; now is kept` };
-  const ahead = time - Date.parse(now);
-  const note =
-    ahead > CLOCKS_MS ? `seen at ${seen}, which is ${minutes(ahead)} ahead of this clock: one of the two is wrong` : '';
+  const ahead = clockAhead(seen, now);
+  const note = ahead === '' ? '' : `seen at ${seen}, which is ${ahead}`;
   return { at: new Date(time).toISOString(), note };
 }
-
-const minutes = (ms: number): string => {
-  const all = Math.round(ms / 60_000);
-  return all >= 120 ? `${Math.round(all / 60)} h` : `${all} min`;
-};
 
 function valuesOf({ facts, remark }: FoundRow): Partial<FoundDevice> {
   const { slots, ...texts } = facts;

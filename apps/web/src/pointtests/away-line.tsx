@@ -1,6 +1,6 @@
 import { useStateOf } from '../store/store';
 import { formatTime } from '../words/when';
-import { useAway } from './use-away';
+import { useAway } from '../store/use-away';
 
 /** Says that the server is away, since when, and what becomes of what is said meanwhile; nothing while it is there. */
 export function AwayLine() {

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useStateOf } from '../store/store';
+import { useStateOf } from './store';
 
 /** Since when the server does not answer (ms since 1970); null: it does, or nobody asked it. */
 export function useAway(): number | null {
