@@ -61,6 +61,7 @@ test('pictures', async ({ page, app }) => {
   await page.keyboard.type('2.278E-41');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'What may be behind it' })).toBeVisible();
+  await expect(page.getByText(/^checking/)).toBeHidden();
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, 'point-tests.png') });
   await page.goto(`${app.url}/p/${project}/site/work?step=load%20plantctl`);

@@ -74,7 +74,7 @@ const Tallies = styled.p`
   gap: ${space[1]}px ${space[4]}px;
 `;
 
-const MOST_MARKS = 24;
+const MOST_MARKS = 20;
 
 /** Who sends what to whom, what is still to do, and how many lanes agree. */
 export function OverviewPage() {
