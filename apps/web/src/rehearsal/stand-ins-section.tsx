@@ -19,13 +19,13 @@ const WHO: readonly GridColumn[] = [
   { id: 'typed', title: 'To type into another program', track: 'minmax(220px, 1.4fr)' },
 ];
 const PARTS: readonly GridColumn[] = [
-  { id: 'name', title: 'Network or station', track: 'minmax(150px, 1.2fr)' },
-  { id: 'state', title: 'Now', track: 'minmax(110px, 1fr)' },
-  { id: 'link', title: 'Its link', track: '64px' },
-  { id: 'run', title: 'Station', track: '64px' },
-  { id: 'fault', title: 'Fault', track: '64px' },
-  { id: 'load', title: 'Project', track: '64px' },
-  { id: 'other', title: 'Another program', track: 'minmax(100px, 0.8fr)' },
+  { id: 'name', title: 'Network or station', track: 'minmax(124px, 1.2fr)' },
+  { id: 'state', title: 'Now', track: 'minmax(76px, 1fr)' },
+  { id: 'link', title: 'Its link', track: '58px' },
+  { id: 'run', title: 'Station', track: '58px' },
+  { id: 'fault', title: 'Fault', track: '58px' },
+  { id: 'load', title: 'Project', track: '58px' },
+  { id: 'other', title: 'Other program', track: 'minmax(104px, 0.8fr)' },
 ];
 
 const Columns = styled.div`
