@@ -1,16 +1,10 @@
-import { createStore, delMany, entries, get, set, setMany } from 'idb-keyval';
+import { createStore, delMany, get, getMany, keys, setMany } from 'idb-keyval';
 import type { JournalEntry } from '../api/client';
 
 /** What this browser has of a project: as it was opened, and every revision that was stored since. */
 export interface KeptProject {
   bytes: ArrayBuffer;
   entries: JournalEntry[];
-}
-
-interface Copy {
-  bytes: ArrayBuffer;
-  /** ms since 1970 */
-  at: number;
 }
 
 /** Of so many projects, those opened last: on site one works on one or two. */
@@ -20,26 +14,33 @@ const store = () => createStore('dialoga-kept', 'projects');
 let opened: ReturnType<typeof store> | null = null;
 const here = () => (opened ??= store());
 
+/** Three sorts of entries: the bytes of a project, when it was opened (ms since 1970), and its news by revision. */
 const COPY = 'copy ';
-const copyKey = (project: string) => COPY + project;
+const OPENED = 'opened ';
 const newsOf = (project: string) => `news ${project} `;
 
 /** Keeps a project as the server has it now; false where the browser has no room for it. */
 export async function keepProject(project: string, bytes: ArrayBuffer): Promise<boolean> {
   try {
-    const known = await entries<string, Copy | JournalEntry>(here());
-    const copies = known
-      .filter(([key]) => key.startsWith(COPY) && key !== copyKey(project))
-      .sort(([, a], [, b]) => (b as Copy).at - (a as Copy).at);
-    const old = copies.slice(MOST_PROJECTS - 1).map(([key]) => key.slice(COPY.length));
-    const gone = known.filter(
-      ([key]) => key.startsWith(newsOf(project)) || old.some((id) => key === copyKey(id) || key.startsWith(newsOf(id))),
-    );
+    const known = await keys<string>(here());
+    const others = known.filter((key) => key.startsWith(OPENED) && key !== OPENED + project);
+    const times = await getMany<number>(others, here());
+    const old = others
+      .map((key, i) => ({ id: key.slice(OPENED.length), at: times[i] ?? 0 }))
+      .sort((a, b) => b.at - a.at)
+      .slice(MOST_PROJECTS - 1);
+    for (const { id } of old) await forgetProject(id);
     await delMany(
-      gone.map(([key]) => key),
+      known.filter((key) => key.startsWith(newsOf(project))),
       here(),
     );
-    await set(copyKey(project), { bytes, at: Date.now() } satisfies Copy, here());
+    await setMany(
+      [
+        [COPY + project, bytes],
+        [OPENED + project, Date.now()],
+      ],
+      here(),
+    );
     return true;
   } catch {
     return false;
@@ -61,12 +62,18 @@ export async function keepNews(project: string, news: readonly JournalEntry[]): 
 /** What this browser has of a project; null: nothing. */
 export async function keptProject(project: string): Promise<KeptProject | null> {
   try {
-    const copy = await get<Copy>(copyKey(project), here());
-    if (!copy) return null;
-    const known = await entries<string, JournalEntry>(here());
-    const news = known.filter(([key]) => key.startsWith(newsOf(project))).map(([, entry]) => entry);
-    return { bytes: copy.bytes, entries: news.sort((a, b) => a.revision - b.revision) };
+    const bytes = await get<ArrayBuffer>(COPY + project, here());
+    if (!bytes) return null;
+    const known = (await keys<string>(here())).filter((key) => key.startsWith(newsOf(project)));
+    const news = await getMany<JournalEntry>(known, here());
+    return { bytes, entries: news.flatMap((entry) => entry ?? []).sort((a, b) => a.revision - b.revision) };
   } catch {
     return null;
   }
+}
+
+/** Nothing of it is kept any more: it was deleted, or others were opened since. */
+export async function forgetProject(project: string): Promise<void> {
+  const known = (await keys<string>(here())).filter((key) => key.startsWith(newsOf(project)));
+  await delMany([COPY + project, OPENED + project, ...known], here());
 }

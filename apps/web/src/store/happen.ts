@@ -4,7 +4,7 @@ import { checker, openInChecker } from '../worker/checker';
 import { problemSentence } from '@dialoga/core/model';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { projectFromBytes } from '../api/opened';
-import { keepNews, keepProject, keptProject } from '../offline/kept-project';
+import { forgetProject, keepNews, keepProject, keptProject } from '../offline/kept-project';
 import { idle } from '../page/idle';
 import { check } from './checking';
 import { findingsSlice } from './findings-slice';
@@ -104,6 +104,8 @@ async function open({ id, past }: Asked<'open'>): Promise<{ event: Happening; by
     const bytes = past === null ? await api.open(id) : await api.revision(id, past);
     return { event: { what: 'opened', ...projectFromBytes(bytes) }, bytes };
   } catch (error) {
+    // One that was deleted is kept nowhere.
+    if (error instanceof ApiError && error.status === 404) void forgetProject(id).catch(() => undefined);
     return { event: { what: 'not opened', sentence: sentenceOf(error), away: error instanceof AwayError } };
   }
 }
