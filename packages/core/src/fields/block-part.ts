@@ -140,7 +140,7 @@ const fields = {
     help: 'Whether it is written once, by start values.',
   },
   content: {
-    title: 'Contents',
+    title: 'Contents at start',
     width: [120, 1],
     mono: true,
     text: ({ part }) => part.content ?? '',
