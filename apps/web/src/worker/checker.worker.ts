@@ -214,8 +214,8 @@ const checker = {
     return project && engine ? placesOfCause(project, cause, engine.laneResults) : [];
   },
   /** What changes that are still being typed would have found. */
-  foresee(changes: readonly Change[]): string | null {
-    return engine && project ? foreseen(engine, project, changes) : null;
+  foresee(changes: readonly Change[], most: number): string | null | undefined {
+    return engine && project ? foreseen(engine, project, changes, most) : null;
   },
   /** What is now known of the projects beside this one. */
   lookBeside(beside: readonly Beside[]): Checked | null {

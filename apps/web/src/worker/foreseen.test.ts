@@ -27,6 +27,14 @@ test('what an edit would have found at what it changes is told before it is made
   expect(all([{ ...set('claim', duty, ['name'], 'x'), before: 'another' }])).toContain('name');
 });
 
+test('with no time it says that it does not know, and never that nothing is wrong', () => {
+  const engine = new CheckEngine(project);
+  const duty = claims.find(({ name, place }) => name === 'Permissives' && place !== null)!;
+  const beyond = set('claim', duty, ['place'], { ...(duty.place as object), number: 99_999 });
+  expect(foreseen(engine, project, [beyond], -1)).toBeUndefined();
+  expect(foreseen(engine, project, [beyond], Infinity)).toContain('Permissives');
+});
+
 test('whatever is tried, the engine is afterwards as it was', () => {
   const engine = new CheckEngine(project);
   engine.ready();
@@ -35,7 +43,7 @@ test('whatever is tried, the engine is afterwards as it was', () => {
     fc.property(fc.nat(claims.length - 1), fc.constantFrom('length', 'direction', 'place', 'swap'), (at, field) => {
       const claim = claims[at]!;
       const values = { length: { count: 3, unit: 16 }, direction: 'both', place: null, swap: 'words' } as const;
-      foreseen(engine, project, [set('claim', claim, [field], values[field])]);
+      foreseen(engine, project, [set('claim', claim, [field], values[field])], 40);
       expect(engine.waiting).toBe(0);
       expect(stateOf(engine)).toBe(before);
     }),
