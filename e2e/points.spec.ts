@@ -7,7 +7,13 @@ const atHand = (page: Page) => page.getByRole('region', { name: 'The point at ha
 async function begin(page: Page, url: string): Promise<void> {
   await page.goto(url);
   await expect(atHand(page)).toContainText('Permissives, PlantCtl to SkidCtl');
-  await page.getByRole('textbox', { name: 'Your edits are signed' }).fill('R. Imhof');
+  // Nothing is said without a name.
+  await list(page).focus();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('textbox', { name: 'Your edits are signed' })).toBeFocused();
+  await expect(atHand(page)).toContainText('was not seen running');
+  await page.keyboard.type('R. Imhof');
+  await page.getByRole('button', { name: 'Close' }).click();
   await list(page).focus();
 }
 
@@ -193,8 +199,10 @@ test.describe('without the server', () => {
       Storage.prototype.setItem = (key: string, value: string) =>
         key.startsWith('dialoga.pending') ? full() : keeps(key, value);
     });
-    await begin(page, `${app.url}/p/${project}/site/points`);
+    const url = `${app.url}/p/${project}/site/points`;
+    await page.goto(url);
     await expect(page.getByText('This browser has no room to keep the project')).toBeVisible();
+    await begin(page, url);
     await app.stop();
     await page.keyboard.press('r');
     await expect(page.getByText('The browser has no room to keep this edit')).toBeVisible();

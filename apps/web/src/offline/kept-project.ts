@@ -19,8 +19,8 @@ const COPY = 'copy ';
 const OPENED = 'opened ';
 const newsOf = (project: string) => `news ${project} `;
 
-/** Keeps a project as the server has it now; false where the browser has no room for it. */
-export async function keepProject(project: string, bytes: ArrayBuffer): Promise<boolean> {
+/** Keeps a project as the server had it at a revision; what was stored after that stays beside it. False where the browser has no room for it. */
+export async function keepProject(project: string, bytes: ArrayBuffer, revision: number): Promise<boolean> {
   try {
     const known = await keys<string>(here());
     const others = known.filter((key) => key.startsWith(OPENED) && key !== OPENED + project);
@@ -31,7 +31,7 @@ export async function keepProject(project: string, bytes: ArrayBuffer): Promise<
       .slice(MOST_PROJECTS - 1);
     for (const { id } of old) await forgetProject(id);
     await delMany(
-      known.filter((key) => key.startsWith(newsOf(project))),
+      known.filter((key) => key.startsWith(newsOf(project)) && Number(key.slice(newsOf(project).length)) <= revision),
       here(),
     );
     await setMany(

@@ -85,8 +85,8 @@ export function PointTestsPage() {
     () =>
       all.filter(
         (point) =>
-          (exchange === '' || point.exchange === exchange) &&
-          (isShown(shown, states.of(point), looks) || point.key === at),
+          point.key === at ||
+          ((exchange === '' || point.exchange === exchange) && isShown(shown, states.of(point), looks)),
       ),
     [all, exchange, shown, states, looks, at],
   );
@@ -100,12 +100,7 @@ export function PointTestsPage() {
   };
 
   const say = (saying: Saying) => {
-    if (!current) return;
-    if (currentAuthor() === '') {
-      dispatch(projectSlice.actions.noticed('Who saw it? Type your name once; it stands beside all that you say.'));
-      author.current?.querySelector('input')?.focus();
-      return;
-    }
+    if (!current || !isNamed()) return;
     const next = nextToDo(list.indexOf(current));
     if (dispatch(sayOfPoint(current, looks, saying)))
       go(saying.result === 'not seen' ? current.key : (next ?? current.key));
@@ -128,7 +123,10 @@ export function PointTestsPage() {
             { value: '', text: 'every exchange' },
             ...exchanges.map(({ id, name }) => ({ value: id, text: name })),
           ]}
-          onChoose={setExchange}
+          onChoose={(one) => {
+            setExchange(one);
+            setAt('');
+          }}
         />
         <Choice
           label="What is"
@@ -198,7 +196,7 @@ export function PointTestsPage() {
               looks={looks}
               onLooks={setLooks}
               onSay={say}
-              onRunning={() => dispatch(sayRunning(current))}
+              onRunning={() => isNamed() && dispatch(sayRunning(current))}
             />
           )}
         </Columns>
@@ -206,6 +204,13 @@ export function PointTestsPage() {
     </Fits>
   );
 
+  /** Nothing is said without a name: it is asked for. */
+  function isNamed(): boolean {
+    if (currentAuthor() !== '') return true;
+    dispatch(projectSlice.actions.noticed('Who saw it? Type your name once; it stands beside all that you say.'));
+    author.current?.querySelector('input')?.focus();
+    return false;
+  }
   /** The next one in the list that is to be done still, after the one that was just said. */
   function nextToDo(from: number): string | null {
     const after = [...list.slice(from + 1), ...list.slice(0, from)];

@@ -52,8 +52,8 @@ function run(effect: Effect): Thunk {
           const checked = bytes && wanted ? openInChecker(bytes) : null;
           later(event);
           if (checked) void takeIn(checked);
-          if (bytes && effect.past === null)
-            void keepCopy(effect.id, bytes).then((said) => said && dispatch(noticed(said)));
+          if (bytes && effect.past === null && event.what === 'opened')
+            void keepCopy(effect.id, bytes, event.revision).then((said) => said && dispatch(noticed(said)));
         });
         return;
       case 'open from here':
@@ -111,9 +111,9 @@ async function open({ id, past }: Asked<'open'>): Promise<{ event: Happening; by
 }
 
 /** This browser keeps it for when the server is away; a sentence, once, where it cannot. */
-async function keepCopy(id: string, bytes: ArrayBuffer): Promise<string | null> {
+async function keepCopy(id: string, bytes: ArrayBuffer, revision: number): Promise<string | null> {
   await idle();
-  if ((await keepProject(id, bytes)) || toldOfNoRoom) return null;
+  if ((await keepProject(id, bytes, revision)) || toldOfNoRoom) return null;
   toldOfNoRoom = true;
   return 'This browser has no room to keep the project: it does not open again while the server is away.';
 }

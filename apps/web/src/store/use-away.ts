@@ -11,9 +11,11 @@ export function useAway(): number | null {
   const there = sending === 'idle' && status === 'ready';
   const [since, setSince] = useState<number | null>(null);
   useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the clock is outside
-    if (away) setSince((known) => known ?? Date.now());
-    else if (there) setSince(null);
+    const timer = setTimeout(() => {
+      if (away) setSince((known) => known ?? Date.now());
+      else if (there) setSince(null);
+    });
+    return () => clearTimeout(timer);
   }, [away, there]);
   return since;
 }
