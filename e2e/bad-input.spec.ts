@@ -81,7 +81,8 @@ test('a name that is too long stays in its cell with the reason; what only the s
   await page.keyboard.press('F2');
   await page.getByLabel('Tag').fill('y'.repeat(501));
   await page.keyboard.press('Enter');
-  await expect(page.getByText('has 501 characters; “name” of a claim takes at most 500')).toBeVisible();
+  const said = page.getByRole('status').filter({ hasText: 'has 501 characters; “name” of a claim takes at most 500' });
+  await expect(said).toHaveCount(1);
   await expect(page.getByLabel('Tag')).toHaveValue('y'.repeat(501));
   await page.keyboard.press('Escape');
   await expect(cell(page, 'lane:status', 1)).toHaveText('Skid status');
@@ -139,9 +140,17 @@ test('a text that a cell refuses stays in it with the reason, until it is put ri
   const editor = page.locator('[role=gridcell] input');
   await expect(editor).toHaveValue('many words');
   await expect(editor).toHaveAttribute('aria-invalid', 'true');
-  await expect(page.getByRole('status').filter({ hasText: '“many” is not a whole number' })).toBeVisible();
+  // Said once, at the cell: not at the foot as well, whether or not it was judged while it was typed.
+  const said = page.getByRole('status').filter({ hasText: '“many” is not a whole number' });
+  await expect(said).toHaveCount(1);
   await page.keyboard.press('Tab');
   await expect(editor).toHaveValue('many words');
+  await editor.fill('any words');
+  await expect(page.getByRole('status').filter({ hasText: '“any” is not a whole number' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(editor).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByRole('status').filter({ hasText: '“any” is not a whole number' })).toHaveCount(1);
+  await expect(said).toHaveCount(0);
   await page.keyboard.press('Escape');
   await expect(words).toHaveText(was!);
   expect(await app.file(project)).toBe(before);

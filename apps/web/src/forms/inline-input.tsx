@@ -1,7 +1,7 @@
 import { explain, explainNothing, type Explained } from '../page/explained';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
-import { useWasTaken } from '../store/was-taken';
+import { useRefusal } from '../store/use-refusal';
 import { colour, font, size } from '../theme/tokens';
 
 const Field = styled.input<{ $differs: boolean; $mono: boolean }>`
@@ -51,7 +51,7 @@ export function InlineInput({
 }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const [refused, setRefused] = useState(false);
-  const wasTaken = useWasTaken();
+  const refusalOf = useRefusal();
   /** what leaving it would do is done */
   const settled = useRef(false);
   const shown = draft ?? value;
@@ -62,7 +62,7 @@ export function InlineInput({
   /** False where the text was refused. */
   const finish = (): boolean => {
     if (refused) return false;
-    const taken = draft === null || draft === value || wasTaken(() => onCommit(draft));
+    const taken = draft === null || draft === value || refusalOf(() => onCommit(draft)) === null;
     if (taken) reset();
     else setRefused(true);
     return taken;

@@ -9,8 +9,8 @@ interface Props {
   label: string;
   /** why a text cannot stand there as it is; null: it can, or that is not known */
   judge: (text: string) => Judged;
-  /** false: the text was refused, and stays here to be put right */
-  onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => boolean;
+  /** a sentence: the text was refused for that, and stays here to be put right */
+  onDone: (text: string, then: 'down' | 'right' | 'left' | 'stay') => string | null;
   onCancel: () => void;
 }
 
@@ -24,18 +24,21 @@ const PAUSE_MS = 250;
 export function CellEditor({ text, options, label, judge, onDone, onCancel }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const done = useRef(false);
-  const [refused, setRefused] = useState(false);
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [listId, problemId] = [useId(), useId()];
-  const judged = useEffectEvent(async (now: string) => {
-    const said = now.trim() === '' ? null : await judge(now);
-    if (input.current?.value === now) setProblem(said);
-  });
+  const judged = useEffectEvent((now: string) => (now.trim() === '' ? null : judge(now)));
   useEffect(() => {
     if (typed === null) return;
-    const timer = setTimeout(() => void judged(typed), PAUSE_MS);
-    return () => clearTimeout(timer);
+    let current = true;
+    const timer = setTimeout(async () => {
+      const said = await judged(typed);
+      if (current) setProblem(said);
+    }, PAUSE_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
   }, [typed]);
 
   useEffect(() => {
@@ -46,9 +49,11 @@ export function CellEditor({ text, options, label, judge, onDone, onCancel }: Pr
   const finish = (then: 'down' | 'right' | 'left' | 'stay') => {
     if (done.current || !input.current) return;
     done.current = true;
-    if (onDone(input.current.value, then)) return;
+    const refusal = onDone(input.current.value, then);
+    if (refusal === null) return;
     done.current = false;
-    setRefused(true);
+    setTyped(null);
+    setProblem(refusal);
   };
 
   function onKeyDown(event: KeyboardEvent) {
@@ -68,7 +73,7 @@ export function CellEditor({ text, options, label, judge, onDone, onCancel }: Pr
       <Editor
         ref={input}
         aria-label={label}
-        aria-invalid={refused || problem !== null || undefined}
+        aria-invalid={problem !== null || undefined}
         aria-describedby={problemId}
         defaultValue={text}
         onInput={(event) => {

@@ -15,7 +15,9 @@ import { seriesName } from '@dialoga/core/tags';
 import { explain, explainNothing, type Explained } from '../page/explained';
 import { focusIsFree, typingInFrame } from '../page/focus';
 import { useAskedTable } from './use-asked-table';
-import { useWasTaken } from '../store/was-taken';
+import { projectSlice } from '../store/project-slice';
+import { useAppDispatch } from '../store/store';
+import { useRefusal } from '../store/use-refusal';
 import { clipboardBlock, type ClipboardBlock } from './clipboard-block';
 import { blockText, rectangle } from './copy';
 import { CellEditor } from './cell-editor';
@@ -70,7 +72,8 @@ export function Grid(props: Props) {
   const [anchor, setAnchor] = useState<At | null>(null);
   const [editing, setEditing] = useState<Editing | null>(null);
   const [focused, setFocused] = useState(false);
-  const wasTaken = useWasTaken();
+  const refusalOf = useRefusal();
+  const dispatch = useAppDispatch();
   const tabStart = useRef<number | null>(null);
   const dragging = useRef(false);
   const rowAtCursor = useRef<string | null>(null);
@@ -178,14 +181,18 @@ export function Grid(props: Props) {
     else if (cell?.editable) setEditing({ at, text: text ?? cell.text });
   }
 
-  /** False where the text was refused: then it goes on being edited, but where the focus went elsewhere. */
-  function commit(text: string, then: 'down' | 'right' | 'left' | 'stay'): boolean {
-    if (!editing) return true;
+  /** Why the text was refused: then it goes on being edited, but where the focus went elsewhere. */
+  function commit(text: string, then: 'down' | 'right' | 'left' | 'stay'): string | null {
+    if (!editing) return null;
     const { at } = editing;
     const row = rows[at.row];
     const changed = row !== undefined && text !== row.cells[at.column]?.text;
-    const taken = !changed || wasTaken(() => onEdit([{ row: row.id, column: at.column, text }]));
-    if (!taken && then !== 'stay') return false;
+    const refusal = changed ? refusalOf(() => onEdit([{ row: row.id, column: at.column, text }])) : null;
+    if (refusal !== null && then !== 'stay') {
+      // Said at the cell, and not at the foot as well.
+      dispatch(projectSlice.actions.noticed(null));
+      return refusal;
+    }
     setEditing(null);
     frame.current?.focus({ preventScroll: true });
     if (then === 'right' || then === 'left') {
@@ -193,7 +200,7 @@ export function Grid(props: Props) {
       if (row?.tone === 'new' && changed) {
         const known = new Set(rows.map(({ id }) => id));
         made.current = { known, column: at.column, by: then === 'right' ? 1 : -1 };
-        return true;
+        return null;
       }
       place(step(rows, at, 0, then === 'right' ? 1 : -1), false, AFTER_EDIT_MS);
     } else if (then === 'down') {
@@ -201,7 +208,7 @@ export function Grid(props: Props) {
       tabStart.current = null;
       place(step(rows, back, 1, 0), false, AFTER_EDIT_MS);
     }
-    return true;
+    return null;
   }
 
   function clear() {
