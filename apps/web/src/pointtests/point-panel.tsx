@@ -236,7 +236,7 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, textarea, [role="dialog"], [role="listbox"]') !== null;
 
 function How({ point, detail, at }: { point: Point; detail: PointDetail; at: number }) {
-  const { tries, still, atRest } = detail;
+  const { tries, brought, still, atRest } = detail;
   const now = tries[Math.min(at, tries.length - 1)]!;
   const step = tries.length > 1 ? `step ${Math.min(at, tries.length - 1) + 1} of ${tries.length}` : '';
   if (point.sort !== 'value') {
@@ -254,6 +254,16 @@ function How({ point, detail, at }: { point: Point; detail: PointDetail; at: num
         {now.element && ` ${now.element}`}
         {step && ` · ${step}`}
       </Fact>
+      {brought.length > 0 && (
+        <Fact name="Begins in">
+          {brought.map(({ name, station, address }) => (
+            <div key={`${station} ${address}`}>
+              {station}, {name} <code>{address}</code>
+            </div>
+          ))}
+          Set it there: what is set in between is written over.
+        </Fact>
+      )}
       <Fact name="Expect">
         <Large>{now.expect}</Large> <Place end={point.to} />
         {now.element && ` ${now.element}`}

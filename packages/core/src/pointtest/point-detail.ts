@@ -10,6 +10,7 @@ import { scaled } from '../rehearse/scaled.js';
 import { shownValue } from '../rehearse/shown-value.js';
 import { triesOf } from '../rehearse/tries.js';
 import type { OwnValue, ValuePair } from '../rehearse/values.js';
+import { broughtFrom, type BroughtFrom } from './brought-from.js';
 import type { Point } from './point.js';
 import { findPoint, pointsOfLane } from './points-of-lane.js';
 
@@ -26,6 +27,8 @@ export interface PointTry {
 /** How one point is tested. */
 export interface PointDetail {
   tries: readonly PointTry[];
+  /** where the value begins; empty: where it is sent from */
+  brought: readonly BroughtFrom[];
   /** what lies beside it at the sink, and must not move; null: nothing does */
   still: { name: string; address: string } | null;
   /** what it is at rest, where a contact or a tag says so; empty: nobody does */
@@ -42,6 +45,7 @@ export function pointDetail(reader: Reader, point: Point): PointDetail | null {
   const { path, pair, pairs } = found;
   return {
     tries: triesAt(reader, path.source, path.sink, pair),
+    brought: broughtFrom(reader, path.source, pair.source.key),
     still: stillBeside(reader, point, pairs, pair),
     atRest: restOf(reader, point, path.source, path.sink, pair),
     quality: reader.get('exchange', point.exchange)?.kind === 'tag map',
@@ -55,7 +59,7 @@ function reachDetail({ sort, from, to }: Point): PointDetail {
       ? `an answer of ${at} itself; one of the own computer proves nothing`
       : 'no answer within the timeout; a refusal by the network counts, one by the own computer does not';
   const tried: PointTry = { set: `ask ${at} for ${from.name} from ${from.at}`, expect, element: '', base: '' };
-  return { tries: [tried], still: null, atRest: '', quality: false };
+  return { tries: [tried], brought: [], still: null, atRest: '', quality: false };
 }
 
 /** Elements of an array are tested at both ends of it. */

@@ -194,6 +194,22 @@ test('somebody operates a thing and says what moved: the points that lie there, 
   expect(whichMoved(plant, points, 'sa', '%MX0')).toMatchObject({ ok: false });
 });
 
+test('of a value that a gateway only keeps: where it begins, for there it is set', () => {
+  const plant = rightPlant(1, ['memoryGateway']);
+  const points = pointsOf(plant);
+  const isHub = (station: string) => station.startsWith('Hub');
+  const out = points.filter(({ from }) => isHub(from.at));
+  expect(out.length).toBeGreaterThan(0);
+  for (const point of out) {
+    const into = points.find(({ to }) => to.station === point.from.station && to.address === point.from.address)!;
+    const { at: station, name, address } = into.from;
+    expect(pointDetail(plant, point)!.brought).toEqual([
+      { name, station, address: expect.stringMatching(new RegExp(`^${address}(–|$)`)) },
+    ]);
+  }
+  for (const point of points.filter(({ to }) => isHub(to.at))) expect(pointDetail(plant, point)!.brought).toEqual([]);
+});
+
 test('a lane that cannot be tested yet is told with what is missing', () => {
   const { points, without } = new PointList(edited(twoStations(), ['claim', 'cb', 'place', null])).all();
   expect([points, without]).toEqual([[], [{ lane: 'lane', why: 'B says no place' }]]);
@@ -215,7 +231,8 @@ test('what is to be expected is what the plant acted out brings, in whatever not
       );
       for (const turn of [0, 1]) {
         const driven = ofLink.flatMap((point) => {
-          const one = pointDetail(project, point)!.tries[turn];
+          const { tries, brought } = pointDetail(project, point)!;
+          const one = brought.length > 0 ? undefined : tries[turn];
           const number = one?.element === '' ? typedNumber(one.set.split(' = ')[0]!) : null;
           if (!one || !number) return [];
           expect(plant.drive(link, point.item, { kind: 'constant', value: Number(number.value) })).toBeNull();
