@@ -34,7 +34,7 @@ import {
 import { stripOf, type Strip } from '@dialoga/core/sheet';
 import { notSeen, surveyOf, type NotSeen, type Survey } from '@dialoga/core/survey';
 import { planImport, reconcileTags, type ImportPlan, type Reconciled } from '@dialoga/core/tags';
-import { loadedAgain, orderOfWork, type LoadedAgain, type OrderOfWork } from '@dialoga/core/work';
+import { KeptWork, loadedAgain, orderOfWork, type LoadedAgain, type OrderOfWork } from '@dialoga/core/work';
 import { expose } from 'comlink';
 import { newId } from '../api/new-id';
 import { projectFromBytes } from '../api/opened';
@@ -91,6 +91,8 @@ let points: PointList | null = null;
 /** Another one whenever the points are other ones. */
 let pointsTurn = 0;
 let knownObserved = '';
+/** What has to be set at each station: made at the first need, too. */
+let keptWork: KeptWork | null = null;
 /** Own edits by id, since the project was opened. */
 const edits = new Map<string, ChangeSet>();
 
@@ -171,7 +173,7 @@ const checker = {
     [knownOrder, knownAccepted] = [[], new Map()];
     engine = new CheckEngine(project);
     standings = new Standings(project);
-    [points, knownObserved] = [null, ''];
+    [points, keptWork, knownObserved] = [null, null, ''];
     stopWalking();
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
@@ -189,6 +191,7 @@ const checker = {
     project = project.with(applied.entities);
     engine.edit(project, applied.entities);
     const stands = standings!.edit(project, applied.entities);
+    keptWork?.edit(project, applied.entities);
     const moved = points?.edit(project, applied.entities) ?? false;
     if (moved) pointsTurn++;
     const seen = moved || applied.entities.some(({ kind }) => kind === 'point');
@@ -287,7 +290,7 @@ const checker = {
   },
   /** What is to be done on site, in its order, and who must be loaded again. */
   work(): (OrderOfWork & { again: LoadedAgain[] }) | null {
-    const work = project && orderOfWork(project);
+    const work = project && orderOfWork(project, (keptWork ??= new KeptWork(project)));
     return work && { ...work, again: loadedAgain(project!, work) };
   },
   /** Lanes of which every point was seen: asked for once the findings are there, for a long plan takes a while. */

@@ -1,7 +1,6 @@
+import { KeptByReads } from '../model/kept-by-reads.js';
 import { childrenOf, inOrder } from '../model/order.js';
 import type { EntityChange, Project } from '../model/project.js';
-import { RecordingReader } from '../model/recording-reader.js';
-import { touchedBy } from '../model/touched.js';
 import type { Point } from './point.js';
 import { pointsOfLane, type Untestable } from './points-of-lane.js';
 import { reachPoints } from './reach-points.js';
@@ -12,27 +11,28 @@ export interface Points {
   without: readonly Untestable[];
 }
 
-/** The points of a plan, kept while it is edited: after an edit only those lanes are looked at that it touches. */
+/** The points of a plan, kept while it is edited. */
 export class PointList {
-  private readonly known = new Map<string, Point[] | Untestable>();
-  private readonly readers = new Map<string, Set<string>>();
-  private readonly reads = new Map<string, readonly string[]>();
+  private readonly ofLane = new KeptByReads((reader, id) => {
+    const lane = reader.get('lane', id);
+    const exchange = lane && reader.get('exchange', lane.exchange);
+    // Of service visits nothing moves in the plant.
+    return lane && exchange && exchange.kind !== 'service link' ? pointsOfLane(reader, exchange, lane) : undefined;
+  });
   private made: Points | null = null;
 
   constructor(private project: Project) {
-    for (const lane of project.all('lane')) this.look(lane.id);
+    for (const lane of project.all('lane')) this.ofLane.look(project, lane.id);
   }
 
   /** Takes in edits; whether anything is another than before. */
   edit(project: Project, edits: readonly EntityChange[]): boolean {
     this.project = project;
-    const stale = new Set<string>();
     let changed = edits.some(({ kind }) => LISTED.has(kind));
-    for (const change of edits) {
-      if (change.kind === 'lane') stale.add(change.id);
-      for (const key of touchedBy(change)) for (const lane of this.readers.get(key) ?? []) stale.add(lane);
+    for (const lane of this.ofLane.touched(edits, 'lane')) {
+      const before = this.ofLane.look(project, lane);
+      changed = JSON.stringify(before) !== JSON.stringify(this.ofLane.get(lane)) || changed;
     }
-    for (const lane of stale) changed = this.look(lane) || changed;
     if (changed) this.made = null;
     return changed;
   }
@@ -46,32 +46,11 @@ export class PointList {
     const without: Untestable[] = [];
     for (const { id } of inOrder(this.project, 'exchange'))
       for (const lane of childrenOf(this.project, 'lane', id)) {
-        const found = this.known.get(lane.id);
+        const found = this.ofLane.get(lane.id);
         if (Array.isArray(found)) points.push(...found);
         else if (found) without.push(found);
       }
     return { points: [...points, ...reachPoints(this.project)], without };
-  }
-
-  private look(id: string): boolean {
-    for (const key of this.reads.get(id) ?? []) this.readers.get(key)?.delete(id);
-    const before = this.known.get(id);
-    this.known.delete(id);
-    this.reads.delete(id);
-    const lane = this.project.get('lane', id);
-    const exchange = lane && this.project.get('exchange', lane.exchange);
-    // Of service visits nothing moves in the plant.
-    if (!lane || !exchange || exchange.kind === 'service link') return before !== undefined;
-    const reader = new RecordingReader(this.project);
-    const points = pointsOfLane(reader, exchange, lane);
-    const reads = [...reader.take(), exchange.id];
-    this.reads.set(id, reads);
-    for (const key of reads) {
-      const lanes = this.readers.get(key) ?? new Set();
-      this.readers.set(key, lanes.add(id));
-    }
-    this.known.set(id, points);
-    return JSON.stringify(before) !== JSON.stringify(points);
   }
 }
 

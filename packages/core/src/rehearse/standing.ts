@@ -2,9 +2,8 @@ import { digestOf } from '../model/digest.js';
 import type { Exchange } from '../model/exchange.js';
 import type { End } from '../model/end.js';
 import type { Lane } from '../model/lane.js';
+import { KeptByReads } from '../model/kept-by-reads.js';
 import type { EntityChange, Project, Reader } from '../model/project.js';
-import { RecordingReader } from '../model/recording-reader.js';
-import { touchedBy } from '../model/touched.js';
 import { pathsOf, type Path } from './path.js';
 import { pairsOf, type ValuePair } from './values.js';
 
@@ -50,53 +49,32 @@ function endFacts(reader: Reader, { station, port: id, calling, told }: End): un
   return [station, calling, told, port && [port.network, port.address, port.mask, port.gateway, port.unit, port.node]];
 }
 
-interface Known {
-  lane: string;
-  reads: readonly string[];
-  stands: boolean;
-}
-
-/** Which lanes are rehearsed, kept while a project is edited: after an edit only those are looked at that it touches. */
+/** Which lanes are rehearsed, kept while a project is edited. */
 export class Standings {
-  private readonly known = new Map<string, Known>();
-  private readonly readers = new Map<string, Set<string>>();
+  private readonly stands = new KeptByReads((reader, id) => {
+    const lane = reader.get('lane', id);
+    const exchange = lane && reader.get('exchange', lane.exchange);
+    return lane?.rehearsed && exchange
+      ? { lane: id, stands: walkDigest(reader, exchange, lane) === lane.rehearsed.digest }
+      : undefined;
+  });
 
   constructor(project: Project) {
-    for (const lane of project.all('lane')) if (lane.rehearsed) this.look(project, lane.id);
+    for (const lane of project.all('lane')) if (lane.rehearsed) this.stands.look(project, lane.id);
   }
 
   /** Lanes whose walk passed and that were not changed since. */
   get rehearsed(): string[] {
-    return [...this.known.values()].filter(({ stands }) => stands).map(({ lane }) => lane);
+    return [...this.stands.values()].filter(({ stands }) => stands).map(({ lane }) => lane);
   }
 
   /** Takes in edits; whether anything stands otherwise now. */
   edit(project: Project, edits: readonly EntityChange[]): boolean {
-    const stale = new Set<string>();
-    for (const change of edits) {
-      if (change.kind === 'lane') stale.add(change.id);
-      for (const key of touchedBy(change)) for (const lane of this.readers.get(key) ?? []) stale.add(lane);
-    }
     let changed = false;
-    for (const lane of stale) changed = this.look(project, lane) || changed;
-    return changed;
-  }
-
-  private look(project: Project, id: string): boolean {
-    const before = this.known.get(id);
-    for (const key of before?.reads ?? []) this.readers.get(key)?.delete(id);
-    this.known.delete(id);
-    const lane = project.get('lane', id);
-    const exchange = lane && project.get('exchange', lane.exchange);
-    if (!lane?.rehearsed || !exchange) return before?.stands === true;
-    const reader = new RecordingReader(project);
-    const stands = walkDigest(reader, exchange, lane) === lane.rehearsed.digest;
-    const reads = reader.take();
-    for (const key of reads) {
-      const list = this.readers.get(key) ?? new Set();
-      this.readers.set(key, list.add(id));
+    for (const lane of this.stands.touched(edits, 'lane')) {
+      const before = this.stands.look(project, lane)?.stands ?? false;
+      changed = before !== (this.stands.get(lane)?.stands ?? false) || changed;
     }
-    this.known.set(id, { lane: id, reads, stands });
-    return before?.stands !== stands;
+    return changed;
   }
 }

@@ -26,82 +26,82 @@ export function inOrderOf(
   keys: readonly string[],
   rules: readonly { why: string; edges: readonly Edge[] }[],
 ): { order: Ordered[]; closed: Closed[] } {
-  const place = new Map(keys.map((key, i) => [key, i]));
-  /** by the one that waits: what it waits for, with the number of the rule */
-  const waits = new Map(keys.map((key) => [key, new Map<string, number>()]));
-  rules.forEach(({ edges }, rule) => {
-    for (const { before, after } of edges) {
-      const own = waits.get(after);
-      if (own && waits.has(before) && before !== after && !own.has(before)) own.set(before, rule);
-    }
-  });
+  const waits = waitsOf(keys, rules);
   const closed: Closed[] = [];
-  for (let circle = circleIn(keys, waits); circle; circle = circleIn(keys, waits)) {
-    const told = circle.map((key, i) => {
+  for (let circle = circleIn(waits); circle; circle = circleIn(waits)) {
+    const told = circle.map((at, i) => {
       const next = circle![(i + 1) % circle!.length]!;
-      return { key, rule: waits.get(next)!.get(key)! };
+      return { at, next, rule: waits[next]!.find(({ before }) => before === at)!.rule };
     });
-    closed.push(told.map(({ key, rule }) => ({ key, why: rules[rule]!.why })));
+    closed.push(told.map(({ at, rule }) => ({ key: keys[at]!, why: rules[rule]!.why })));
     const last = told.reduce((a, b) => (b.rule > a.rule ? b : a));
-    waits.get(circle[(circle.indexOf(last.key) + 1) % circle.length]!)!.delete(last.key);
+    waits[last.next] = waits[last.next]!.filter(({ before }) => before !== last.at);
   }
-  const followers = new Map<string, string[]>();
-  const open = new Map<string, number>();
-  for (const [key, own] of waits) {
-    open.set(key, own.size);
-    for (const before of own.keys()) followers.set(before, [...(followers.get(before) ?? []), key]);
-  }
-  const ready = keys.filter((key) => open.get(key) === 0).map((key) => place.get(key)!);
+  const followers: number[][] = keys.map(() => []);
+  waits.forEach((own, at) => own.forEach(({ before }) => followers[before]!.push(at)));
+  const open = waits.map(({ length }) => length);
+  const ready = open.flatMap((left, at) => (left === 0 ? [at] : []));
   const order: Ordered[] = [];
-  const layers = new Map<string, number>();
-  const numbers = new Map<string, number>();
-  const earlier = new Earlier(keys.length, place);
+  /** of each its layer and its number in the order */
+  const [layers, numbers] = [new Uint32Array(keys.length), new Uint32Array(keys.length)];
+  const earlier = new Earlier(keys.length);
   while (ready.length > 0) {
-    const key = keys[takeLeast(ready)]!;
-    const own = waits.get(key)!;
-    const layer = 1 + Math.max(0, ...[...own.keys()].map((before) => layers.get(before)!));
-    layers.set(key, layer);
-    numbers.set(key, order.length);
-    const all = [...own].sort(([a], [b]) => numbers.get(a)! - numbers.get(b)!);
-    earlier.add(
-      key,
-      all.map(([before]) => before),
+    const at = takeLeast(ready);
+    const own = waits[at]!.sort((a, b) => numbers[a.before]! - numbers[b.before]!);
+    layers[at] = own.reduce((most, { before }) => Math.max(most, layers[before]!), 0) + 1;
+    numbers[at] = order.length;
+    for (const { before } of own) earlier.add(at, before);
+    const after = own.flatMap(({ before, rule }) =>
+      own.some((other) => earlier.has(other.before, before)) ? [] : [{ key: keys[before]!, why: rules[rule]!.why }],
     );
-    const after = all.flatMap(([before, rule]) =>
-      all.some(([other]) => earlier.has(other, before)) ? [] : [{ key: before, why: rules[rule]!.why }],
-    );
-    order.push({ key, after, layer });
-    for (const next of followers.get(key) ?? []) {
-      const left = open.get(next)! - 1;
-      open.set(next, left);
-      if (left === 0) ready.push(place.get(next)!);
-    }
+    order.push({ key: keys[at]!, after, layer: layers[at]! });
+    for (const next of followers[at]!) if (--open[next]! === 0) ready.push(next);
   }
   return { order, closed };
 }
 
-/** Of each key all that come before it, whether it waits for them itself or through others. */
-class Earlier {
-  private readonly of = new Map<string, Uint32Array>();
+/** What a key waits for, by its place among the keys, and the rule that says so. */
+interface Wait {
+  before: number;
+  rule: number;
+}
 
-  constructor(
-    private readonly count: number,
-    private readonly place: ReadonlyMap<string, number>,
-  ) {}
-
-  add(key: string, direct: readonly string[]): void {
-    const own = new Uint32Array(Math.ceil(this.count / 32));
-    for (const before of direct) {
-      const at = this.place.get(before)!;
-      own[at >>> 5]! |= 1 << (at & 31);
-      this.of.get(before)!.forEach((bits, i) => (own[i]! |= bits));
+/** Of each key what it waits for; where several rules say the same, by the first of them. */
+function waitsOf(keys: readonly string[], rules: readonly { edges: readonly Edge[] }[]): Wait[][] {
+  const place = new Map(keys.map((key, i) => [key, i]));
+  const waits: Wait[][] = keys.map(() => []);
+  const known = new Set<number>();
+  rules.forEach(({ edges }, rule) => {
+    for (const edge of edges) {
+      const [before, after] = [place.get(edge.before), place.get(edge.after)];
+      if (before === undefined || after === undefined || before === after) continue;
+      const pair = after * keys.length + before;
+      if (known.has(pair)) continue;
+      known.add(pair);
+      waits[after]!.push({ before, rule });
     }
-    this.of.set(key, own);
+  });
+  return waits;
+}
+
+/** Of each all that come before it, whether it waits for them itself or through others: a row of bits each. */
+class Earlier {
+  private readonly row: number;
+  private readonly bits: Uint32Array;
+
+  constructor(count: number) {
+    this.row = Math.ceil(count / 32);
+    this.bits = new Uint32Array(count * this.row);
   }
 
-  has(key: string, before: string): boolean {
-    const at = this.place.get(before)!;
-    return (this.of.get(key)![at >>> 5]! & (1 << (at & 31))) !== 0;
+  add(at: number, before: number): void {
+    const [own, other] = [at * this.row, before * this.row];
+    for (let i = 0; i < this.row; i++) this.bits[own + i]! |= this.bits[other + i]!;
+    this.bits[own + (before >>> 5)]! |= 1 << (before & 31);
+  }
+
+  has(at: number, before: number): boolean {
+    return (this.bits[at * this.row + (before >>> 5)]! & (1 << (before & 31))) !== 0;
   }
 }
 
@@ -114,26 +114,25 @@ function takeLeast(list: number[]): number {
 }
 
 /** Keys that wait for one another in a circle, each for the one before it; null: none do. */
-function circleIn(keys: readonly string[], waits: ReadonlyMap<string, ReadonlyMap<string, number>>): string[] | null {
-  const done = new Set<string>();
-  const path: string[] = [];
-  const onPath = new Set<string>();
-  const walk = (key: string): string[] | null => {
-    if (onPath.has(key)) return path.slice(path.indexOf(key)).reverse();
-    if (done.has(key)) return null;
-    path.push(key);
-    onPath.add(key);
-    for (const before of waits.get(key)!.keys()) {
+function circleIn(waits: readonly (readonly Wait[])[]): number[] | null {
+  const path: number[] = [];
+  const [done, onPath] = [new Uint8Array(waits.length), new Uint8Array(waits.length)];
+  const walk = (at: number): number[] | null => {
+    if (onPath[at]) return path.slice(path.indexOf(at)).reverse();
+    if (done[at]) return null;
+    path.push(at);
+    onPath[at] = 1;
+    for (const { before } of waits[at]!) {
       const found = walk(before);
       if (found) return found;
     }
     path.pop();
-    onPath.delete(key);
-    done.add(key);
+    onPath[at] = 0;
+    done[at] = 1;
     return null;
   };
-  for (const key of keys) {
-    const found = walk(key);
+  for (let at = 0; at < waits.length; at++) {
+    const found = walk(at);
     if (found) return found;
   }
   return null;

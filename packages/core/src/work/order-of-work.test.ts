@@ -1,10 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import fc from 'fast-check';
+import { apply } from '../change/apply.js';
 import { set, type Change } from '../change/index.js';
 import { readProject } from '../file/read-project.js';
 import type { Project } from '../model/project.js';
+import { printedSeed } from '../testing/oracle.testing.js';
 import { PARTS, rightPlant, type PartName } from '../testing/plant/right-plant.testing.js';
+import { plantOf, randomEdit, THEMES } from '../testing/random-edits.testing.js';
 import { applied } from '../testing/two-stations.testing.js';
+import { KeptWork } from './kept-work.js';
 import { loadedAgain } from './loaded-again.js';
 import { isSettled, orderOfWork, withRecords, type PlacedStep } from './order-of-work.js';
 import { tickStep, untick, type Said } from './tick-step.js';
@@ -168,4 +173,26 @@ test('done one after the other in their order, all steps of a plant are taken, a
     expect(states(withRecords(work, now).steps)).toEqual(states(orderOfWork(now).steps));
   }
   expect(orderOfWork(now).steps.filter((step) => !isSettled(step))).toEqual([]);
+});
+
+test('the order worked out with what was kept while a plant is edited is the one worked out anew', () => {
+  const edit = fc.tuple(fc.nat(), fc.nat(), fc.nat());
+  fc.assert(
+    fc.property(fc.constantFrom(...THEMES), fc.array(edit, { minLength: 3, maxLength: 12 }), (theme, edits) => {
+      let project = plantOf(theme);
+      const kept = new KeptWork(project);
+      edits.forEach(([what, whose, value], i) => {
+        const made = apply(project, {
+          id: `c${i}`,
+          label: '',
+          changes: randomEdit(project, theme, what, whose, value, `fresh${i}`) ?? [],
+        });
+        if (!made.ok) return;
+        project = project.with(made.entities);
+        kept.edit(project, made.entities);
+        expect(orderOfWork(project, kept)).toEqual(orderOfWork(project));
+      });
+    }),
+    { seed: printedSeed('order of work'), numRuns: 40 },
+  );
 });

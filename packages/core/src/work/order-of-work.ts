@@ -1,9 +1,9 @@
-import { digestOf } from '../model/digest.js';
 import type { Project } from '../model/project.js';
 import type { WorkRecord } from '../model/work-record.js';
 import { ORDER_RULES, STEP_SOURCES } from './catalogue.js';
 import { workContext, type WorkContext } from './context.js';
 import { inOrderOf, type Closed, type Reason } from './in-order-of.js';
+import { KeptWork } from './kept-work.js';
 import { Steps } from './order-rule.js';
 import type { Step } from './step.js';
 
@@ -32,9 +32,12 @@ export interface OrderOfWork {
 
 export const isSettled = ({ state }: Pick<PlacedStep, 'state'>): boolean => state === 'done' || state === 'skipped';
 
-/** Every step that follows from the plan and from what was found, in an order in which each can be done. */
-export function orderOfWork(project: Project): OrderOfWork {
-  const context = workContext(project);
+/**
+ * Every step that follows from the plan and from what was found, in an order in which each can be done.
+ * @param kept what has to be set at the stations of this project, where that is known from before an edit
+ */
+export function orderOfWork(project: Project, kept = new KeptWork(project)): OrderOfWork {
+  const context = workContext(project, kept);
   const steps = new Steps(STEP_SOURCES.flatMap((source) => source(context)));
   const { order, closed } = inOrderOf(
     steps.all.map(({ key }) => key),
@@ -46,7 +49,7 @@ export function orderOfWork(project: Project): OrderOfWork {
   const placed = new Map<string, PlacedStep>();
   for (const [i, { key, after, layer }] of order.entries()) {
     const step = byKey.get(key)!;
-    const basis = digestOf(step.basis);
+    const basis = kept.digestOf(step);
     const record = records.get(key) ?? null;
     const state = stateOf(step, basis, record, inForce);
     const waits = after.filter((one) => !isSettled(placed.get(one.key)!));

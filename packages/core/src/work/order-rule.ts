@@ -9,37 +9,50 @@ export interface Edge {
 
 /** All steps, by what rules ask for. */
 export class Steps {
-  private readonly by = new Map<string, Step[]>();
-  readonly stations: readonly string[];
+  private readonly byKind = new Map<StepKind, Step[]>();
+  private readonly byStation = new Map<string, Map<StepKind, Step[]>>();
+  private readonly byAbout = new Map<string, Map<StepKind, Step[]>>();
 
   constructor(readonly all: readonly Step[]) {
     for (const step of all) {
-      this.file(step.kind, step);
-      this.file(`${step.kind} at ${step.station}`, step);
-      this.file(`${step.kind} about ${step.about ?? ''}`, step);
+      file(this.byKind, step);
+      file(within(this.byStation, step.station), step);
+      if (step.about !== null) file(within(this.byAbout, step.about), step);
     }
-    this.stations = [...new Set(all.map(({ station }) => station))];
   }
 
-  private file(key: string, step: Step): void {
-    const known = this.by.get(key);
-    if (known) known.push(step);
-    else this.by.set(key, [step]);
+  get stations(): Iterable<string> {
+    return this.byStation.keys();
   }
 
   of(...kinds: readonly StepKind[]): Step[] {
-    return kinds.flatMap((kind) => this.by.get(kind) ?? []);
+    return found(this.byKind, kinds);
   }
 
   at(station: string, ...kinds: readonly StepKind[]): Step[] {
-    return kinds.flatMap((kind) => this.by.get(`${kind} at ${station}`) ?? []);
+    return found(this.byStation.get(station), kinds);
   }
 
   /** Those about a network or an exchange. */
   about(id: string | null, ...kinds: readonly StepKind[]): Step[] {
-    return kinds.flatMap((kind) => this.by.get(`${kind} about ${id ?? ''}`) ?? []);
+    return found(this.byAbout.get(id ?? ''), kinds);
   }
 }
+
+function file(by: Map<StepKind, Step[]>, step: Step): void {
+  const known = by.get(step.kind);
+  if (known) known.push(step);
+  else by.set(step.kind, [step]);
+}
+
+function within(by: Map<string, Map<StepKind, Step[]>>, key: string): Map<StepKind, Step[]> {
+  const known = by.get(key) ?? new Map<StepKind, Step[]>();
+  by.set(key, known);
+  return known;
+}
+
+const found = (by: ReadonlyMap<StepKind, Step[]> | undefined, kinds: readonly StepKind[]): Step[] =>
+  by ? kinds.flatMap((kind) => by.get(kind) ?? []) : [];
 
 /** Why some steps come after others; one file each. */
 export interface OrderRule {
@@ -50,9 +63,12 @@ export interface OrderRule {
 }
 
 /** Each of these before each of those, but none before itself. */
-export const eachBefore = (before: readonly Step[], after: readonly Step[]): Edge[] =>
-  before.flatMap((a) => after.flatMap((b) => (a.key === b.key ? [] : [{ before: a.key, after: b.key }])));
+export function eachBefore(before: readonly Step[], after: readonly Step[]): Edge[] {
+  const edges: Edge[] = [];
+  for (const a of before) for (const b of after) if (a.key !== b.key) edges.push({ before: a.key, after: b.key });
+  return edges;
+}
 
 /** The same, station by station. */
 export const atEach = (steps: Steps, before: readonly StepKind[], after: readonly StepKind[]): Edge[] =>
-  steps.stations.flatMap((station) => eachBefore(steps.at(station, ...before), steps.at(station, ...after)));
+  [...steps.stations].flatMap((station) => eachBefore(steps.at(station, ...before), steps.at(station, ...after)));

@@ -38,13 +38,13 @@ const basisOf = (all: readonly FieldToSet[]): string => all.map(({ field, value 
 const fieldsOf = (all: readonly FieldToSet[]): string[] => all.map(({ field }) => field);
 
 function addressStep(
-  { survey }: WorkContext,
+  { foundAt }: WorkContext,
   station: Station,
   port: Port,
   network: Network | undefined,
   all: readonly FieldToSet[],
 ): Step {
-  const found = survey.rows.find((row) => row.port === port.id);
+  const found = foundAt.get(port.id);
   const differs = found?.differences.find(({ fact }) => fact === 'address');
   const temporary = port.how === 'temporary';
   return stepOf(station, {
@@ -72,8 +72,8 @@ const identityOf = (contradicts: number | null): Need => ({
         : 'what was found contradicts',
 });
 
-function nameStep({ survey }: WorkContext, station: Station, port: Port, all: readonly FieldToSet[]): Step {
-  const found = survey.rows.find((row) => row.port === port.id);
+function nameStep({ foundAt }: WorkContext, station: Station, port: Port, all: readonly FieldToSet[]): Step {
+  const found = foundAt.get(port.id);
   return stepOf(station, {
     key: `device name ${port.id}`,
     kind: 'device name',

@@ -4,8 +4,8 @@ import { stepOf } from '../context.js';
 import type { Step } from '../step.js';
 
 /** Devices that the survey says must change, beyond an address or a name, which have steps of their own. */
-export function corrections({ project, survey }: WorkContext): Step[] {
-  return survey.rows.flatMap((row) => {
+export function corrections({ project, found }: WorkContext): Step[] {
+  return found.flatMap((row) => {
     const station = row.state === 'correct' ? project.get('station', row.station ?? '') : undefined;
     const rest = row.differences.filter(({ fact }) => fact !== 'address' && fact !== 'deviceName');
     if (!station || rest.length === 0) return [];

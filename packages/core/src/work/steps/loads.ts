@@ -49,7 +49,7 @@ export function loads(context: WorkContext): Step[] {
 }
 
 function loadStep(
-  { exchanges, project }: WorkContext,
+  { partners, project }: WorkContext,
   station: Station,
   held: readonly FieldToSet[],
   effect: string,
@@ -59,13 +59,8 @@ function loadStep(
   const whole = held.some(({ state }) => state === 'not sent');
   const how =
     whole || changed.length === 0 ? 'whole' : `only what changed: ${changed.map(({ what }) => what).join(', ')}`;
-  const partners = new Set(
-    exchanges
-      .filter(({ ends }) => ends.some((end) => end.station === station.id))
-      .flatMap(({ ends }) => ends.flatMap((end) => (end.station === station.id ? [] : [end.station]))),
-  );
   const until = starts ? `start ${station.id}` : `load ${station.id}`;
-  const misleads = [...partners].flatMap((id): Misleading[] => {
+  const misleads = [...(partners.get(station.id) ?? [])].flatMap((id): Misleading[] => {
     const partner = project.get('station', id);
     return partner && !isWorkstation(partner)
       ? [{ what: `${partner.name} says that ${station.name} is missing`, until }]

@@ -3,10 +3,10 @@ import { isWorkstation, stepOf, type WorkContext } from '../context.js';
 import type { Step } from '../step.js';
 
 /** The engineer's computer on each network, the look at what is there, and setting it back at the end. */
-export function ownAdapter({ project, stations, survey }: WorkContext): Step[] {
+export function ownAdapter({ project, stations, found }: WorkContext): Step[] {
   const computer = stations.find(isWorkstation);
   if (!computer) return [];
-  const foundOn = new Set(survey.rows.flatMap(({ port }) => project.get('port', port ?? '')?.network ?? []));
+  const foundOn = new Set(found.flatMap(({ port }) => project.get('port', port ?? '')?.network ?? []));
   return ownPorts(project, computer).flatMap(({ network, port, address, toSet }) => {
     if (!port) return [];
     const own = { about: network.id };
