@@ -4,7 +4,7 @@ import { findingsSlice } from './findings-slice';
 import { projectSlice } from './project-slice';
 import type { Thunk } from './store';
 
-const { checked, gaveUp } = findingsSlice.actions;
+const { checked, gaveUp, observed } = findingsSlice.actions;
 const { noticed } = projectSlice.actions;
 
 /** The last own edit before what is being checked; none where somebody else made that. */
@@ -22,7 +22,19 @@ export function check(set: ChangeSet, own: string | null): Thunk {
         if (getState().project.id !== id) return;
         dispatch(checked({ ...first, edit }));
         dispatch(checkRest());
+        if (first.observed === 'ask') dispatch(askObserved());
       })
+      .catch((error: unknown) => dispatch(failed(error)));
+  };
+}
+
+/** Asks how far the lanes are on site, once what was found is there. */
+export function askObserved(): Thunk {
+  return (dispatch, getState) => {
+    const { id } = getState().project;
+    void checker()
+      .observed()
+      .then((lanes) => lanes && getState().project.id === id && dispatch(observed(lanes)))
       .catch((error: unknown) => dispatch(failed(error)));
   };
 }

@@ -79,7 +79,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
       left: told.left,
       accepted: withAccepted(state.accepted, told.accepted),
       rehearsed: told.rehearsed ? new Set(told.rehearsed) : state.rehearsed,
-      observed: told.observed ? new Set(told.observed) : state.observed,
+      observed: Array.isArray(told.observed) ? new Set(told.observed) : state.observed,
       since: foundSince(state, told.findings, told.edit),
       current: gone ? (order[Math.min(at, order.length - 1)] ?? null) : state.current,
     };
@@ -92,7 +92,7 @@ export const findingsSlice = plainSlice('findings', initialState, {
     left: told.left,
     accepted: withAccepted({}, told.accepted),
     rehearsed: new Set(told.rehearsed),
-    observed: new Set(told.observed),
+    observed: new Set(),
     since: new Map(),
     current: null,
   }),

@@ -1,12 +1,12 @@
 import type { Effect, Happening } from '../sync/happening';
 import { step } from '../sync/step';
-import { checker, openInChecker } from '../worker/checker';
+import { openInChecker } from '../worker/checker';
 import { problemSentence } from '@dialoga/core/model';
 import { api, ApiError, AwayError, FullError } from '../api/client';
 import { projectFromBytes } from '../api/opened';
 import { forgetProject, keepNews, keepProject, keptProject } from '../offline/kept-project';
 import { idle } from '../page/idle';
-import { check } from './checking';
+import { askObserved, check } from './checking';
 import { findingsSlice } from './findings-slice';
 import { forgetKept, keepEdits, rememberSteps } from './kept-edits';
 import { projectSlice } from './project-slice';
@@ -42,8 +42,7 @@ function run(effect: Effect): Thunk {
       const first = await checked;
       if (now !== opening) return;
       dispatch(findingsSlice.actions.reopened(first));
-      const lanes = await checker().observed();
-      if (now === opening && lanes.length > 0) dispatch(findingsSlice.actions.observed(lanes));
+      dispatch(askObserved());
     };
     switch (effect.do) {
       case 'open':

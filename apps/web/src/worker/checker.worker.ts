@@ -20,7 +20,7 @@ import type { TagList } from '@dialoga/core/formats';
 import type { Binding, Project } from '@dialoga/core/model';
 import { placesOfCause, type Cause, type PlaceOfCause } from '@dialoga/core/lab';
 import { endToEndMatrix, overviewOf, type Matrix, type Overview } from '@dialoga/core/overview';
-import { observedLanes, PointList, recordsByPoint, type Points } from '@dialoga/core/pointtest';
+import { observedLanes, recordsByPoint, type Points } from '@dialoga/core/pointtest';
 import { waysOf, type Ways } from '@dialoga/core/route';
 import {
   Standings,
@@ -41,7 +41,11 @@ import { projectFromBytes } from '../api/opened';
 import { editsBefore } from './edits-before';
 import { foreseen } from './foreseen';
 import { orderChange, type OrderChange } from './order-change';
+import { editPoints, forgetPoints, pointsAtHand, pointsInSlices } from './points-in-slices';
 import { stopWalking, walkInSlices, type WalkAbout } from './walks';
+
+/** Lanes of which every point was seen on site; null: as they were; `ask`: that takes a while, and is to be asked for. */
+type Observed = string[] | 'ask' | null;
 
 /** What the page is told after opening or an edit. */
 export interface Checked {
@@ -53,8 +57,7 @@ export interface Checked {
   accepted: [string, Accepted | null][];
   /** lanes whose walk passed and that were not changed since; null: as they were */
   rehearsed: string[] | null;
-  /** lanes of which every point was seen on site; null: as they were */
-  observed: string[] | null;
+  observed: Observed;
   /** how much still waits to be checked; the rest is asked for slice by slice */
   left: number;
 }
@@ -86,10 +89,6 @@ export interface FixedTogether {
 let project: Project | null = null;
 let engine: CheckEngine | null = null;
 let standings: Standings | null = null;
-/** Made at the first need: only whoever is on site asks for it. */
-let points: PointList | null = null;
-/** Another one whenever the points are other ones. */
-let pointsTurn = 0;
 let knownObserved = '';
 /** What has to be set at each station: made at the first need, too. */
 let keptWork: KeptWork | null = null;
@@ -118,24 +117,17 @@ function told(change: CheckChange, { between = false, stands = false, seen = fal
     order,
     accepted: newlyAccepted(),
     rehearsed: stands ? standings!.rehearsed : null,
-    observed: newlyObserved(seen),
+    observed: seen ? newlyObserved() : null,
     left: engine!.waiting,
   };
 }
 
-function pointList(): PointList {
-  if (!points) {
-    points = new PointList(project!);
-    pointsTurn++;
-  }
-  return points;
-}
-
-/** Lanes that were observed, where they are others than before; most plans have no record of a test, and then no list is made. */
-function newlyObserved(seen: boolean): string[] | null {
-  if (!seen) return null;
-  const none = project!.count('point') === 0;
-  const lanes = none ? [] : [...observedLanes(pointList().all().points, recordsByPoint(project!))];
+function newlyObserved(): Observed {
+  const records = recordsByPoint(project!);
+  // Most plans have no record of a test: then no point is made.
+  const all = records.size > 0 ? pointsAtHand() : { points: { points: [] } };
+  if (!all) return 'ask';
+  const lanes = [...observedLanes(all.points.points, records)];
   const now = lanes.join(' ');
   if (now === knownObserved) return null;
   knownObserved = now;
@@ -173,7 +165,8 @@ const checker = {
     [knownOrder, knownAccepted] = [[], new Map()];
     engine = new CheckEngine(project);
     standings = new Standings(project);
-    [points, keptWork, knownObserved] = [null, null, ''];
+    [keptWork, knownObserved] = [null, ''];
+    forgetPoints();
     stopWalking();
     // The first edit and the find box are made ready for once the page has its answer.
     setTimeout(() => {
@@ -192,8 +185,7 @@ const checker = {
     engine.edit(project, applied.entities);
     const stands = standings!.edit(project, applied.entities);
     keptWork?.edit(project, applied.entities);
-    const moved = points?.edit(project, applied.entities) ?? false;
-    if (moved) pointsTurn++;
+    const moved = editPoints(project, applied.entities);
     const seen = moved || applied.entities.some(({ kind }) => kind === 'point');
     return told(engine.advance(slice(FIRST_SLICE_MS)), { stands, seen });
   },
@@ -293,15 +285,16 @@ const checker = {
     const work = project && orderOfWork(project, (keptWork ??= new KeptWork(project)));
     return work && { ...work, again: loadedAgain(project!, work) };
   },
-  /** Lanes of which every point was seen: asked for once the findings are there, for a long plan takes a while. */
-  observed(): string[] {
-    return newlyObserved(true) ?? [];
+  /** Lanes of which every point was seen on site, where they are others than before. */
+  async observed(): Promise<string[] | null> {
+    if (!project || project.count('point') === 0 || !(await pointsInSlices(project))) return null;
+    const lanes = newlyObserved();
+    return lanes === 'ask' ? null : lanes;
   },
   /** What is tested point by point, where that is not what is known of this turn already. */
-  points(known: number): { turn: number; points: Points } | null {
-    if (!project || (points && known === pointsTurn)) return null;
-    const all = pointList().all();
-    return { turn: pointsTurn, points: all };
+  async points(known: number): Promise<{ turn: number; points: Points } | null> {
+    const all = pointsAtHand() ?? (project && (await pointsInSlices(project)));
+    return all?.turn === known ? null : all;
   },
   /** How every route goes, and whether every expectation of who reaches whom holds. */
   ways(): Ways | null {

@@ -19,10 +19,25 @@ export class PointList {
     // Of service visits nothing moves in the plant.
     return lane && exchange && exchange.kind !== 'service link' ? pointsOfLane(reader, exchange, lane) : undefined;
   });
+  private readonly left: Set<string>;
   private made: Points | null = null;
 
   constructor(private project: Project) {
-    for (const lane of project.all('lane')) this.ofLane.look(project, lane.id);
+    this.left = new Set([...project.all('lane')].map(({ id }) => id));
+  }
+
+  /** Lanes that were not looked at yet. */
+  get waiting(): number {
+    return this.left.size;
+  }
+
+  /** Looks at one lane after the other until it is enough; whether none is left. */
+  advance(enough: () => boolean): boolean {
+    for (const lane of this.left) {
+      if (enough()) return false;
+      this.look(lane);
+    }
+    return true;
   }
 
   /** Takes in edits; whether anything is another than before. */
@@ -30,15 +45,22 @@ export class PointList {
     this.project = project;
     let changed = edits.some(({ kind }) => LISTED.has(kind));
     for (const lane of this.ofLane.touched(edits, 'lane')) {
-      const before = this.ofLane.look(project, lane);
+      const before = this.look(lane);
       changed = JSON.stringify(before) !== JSON.stringify(this.ofLane.get(lane)) || changed;
     }
     if (changed) this.made = null;
     return changed;
   }
 
+  /** All of it; what was not looked at yet is now. */
   all(): Points {
+    this.advance(() => false);
     return (this.made ??= this.inOrder());
+  }
+
+  private look(lane: string): Point[] | Untestable | undefined {
+    this.left.delete(lane);
+    return this.ofLane.look(this.project, lane);
   }
 
   private inOrder(): Points {

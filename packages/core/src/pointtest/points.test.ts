@@ -261,13 +261,16 @@ test('the list kept while a plant is edited is the list made anew', () => {
     fc.property(fc.constantFrom(...THEMES), fc.array(edit, { minLength: 3, maxLength: 15 }), (theme, edits) => {
       let project = plantOf(theme);
       const list = new PointList(project);
+      let looked = 0;
+      list.advance(() => looked++ >= edits[0]![0] % 6);
       edits.forEach(([what, whose, value], i) => {
         const changes = randomEdit(project, theme, what, whose, value, `fresh${i}`) ?? [];
         const made = apply(project, { id: `c${i}`, label: '', changes });
         if (!made.ok) return;
         project = project.with(made.entities);
         list.edit(project, made.entities);
-        expect(list.all()).toEqual(new PointList(project).all());
+        // All are asked for after every second edit only, so that some are looked at late.
+        if (i % 2 === 1) expect(list.all()).toEqual(new PointList(project).all());
       });
     }),
     { seed, numRuns: 60 },
