@@ -3,6 +3,7 @@ import type { Finding } from '@dialoga/core/finding';
 import { laneName } from '@dialoga/core/lane';
 import type { Problem } from '@dialoga/core/model';
 import { readProject, textOfProjectFile } from '@dialoga/core/entry';
+import { standingOfProject, type Standing } from './standing.js';
 
 export interface CheckedFinding {
   finding: Finding;
@@ -27,6 +28,7 @@ export type CheckedFile =
       accepted: number;
       /** how many lanes there are, how many agree, and which of them cannot be compared */
       lanes: { all: number; agreed: number; unchecked: UncheckedLane[] };
+      standing: Standing;
     }
   | { file: string; ok: false; problems: Problem[] };
 
@@ -55,5 +57,6 @@ export function checkFile(file: string, bytes: Uint8Array): CheckedFile {
         return [{ id, exchange, name: laneName(read.project, lane), why: unknown ?? 'not known' }];
       }),
     },
+    standing: standingOfProject(read.project),
   };
 }

@@ -2,6 +2,11 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { apply, type Change } from '@dialoga/core/change';
+import { readProject } from '@dialoga/core/entry';
+import { writeProject } from '@dialoga/core/file';
+import type { Project } from '@dialoga/core/model';
+import { PointList, recordPoint, recordsByPoint, seeRunning } from '@dialoga/core/pointtest';
 import { XMLParser } from 'fast-xml-parser';
 
 const root = join(__dirname, '../../..');
@@ -101,6 +106,33 @@ test('--strict: a file in which every lane is compared and agrees ends with 0', 
   expect(demo.status).toBe(0);
   expect(demo.stdout).toContain('446 of 446 lanes agreed');
   expect(demo.stdout).toContain('0 Blockers, 0 Doubts, 1 Hint\n');
+});
+
+test('how far it is beyond the plan is told once something was rehearsed or seen', () => {
+  expect(check(AGREED).stdout).not.toContain('rehearsed');
+  const read = readProject(readFileSync(AGREED, 'utf8'));
+  if (!read.ok) throw new Error('the file cannot be read');
+  const { project } = read;
+  const [point] = new PointList(project).all().points;
+  const who = { by: 'Ada', at: '2026-11-30T10:00:00.000Z' };
+  const applied = (to: Project, changes: readonly Change[]): Project => {
+    const made = apply(to, { id: 'c', label: '', changes });
+    if (!made.ok) throw new Error(made.refusal.sentence);
+    return to.with(made.entities);
+  };
+  const run = applied(project, seeRunning([...project.all('station')], who));
+  const seen = (['tool', 'device'] as const).reduce((now, view, i) => {
+    const saw = { ...who, result: 'seen', revision: 1, view } as const;
+    const recorded = recordPoint(now, point!, recordsByPoint(now).get(point!.key), saw, () => `r${i}`);
+    if (!recorded.ok) throw new Error(recorded.sentence);
+    return applied(now, recorded.changes);
+  }, run);
+  const file = written('seen.json', writeProject(seen));
+  expect(check(file).stdout).toMatch(
+    / {2}0 rehearsed on this plan, [01] observed, of 7 that move\n {2}points: 1 seen, \d+ to test\n/,
+  );
+  const [json] = JSON.parse(check('--json', file).stdout) as { standing: { points: Record<string, number> } }[];
+  expect(json!.standing).toMatchObject({ rehearsed: 0, points: { seen: 1 } });
 });
 
 test('no file, or an option that is none: exit 2 and how it is called', () => {

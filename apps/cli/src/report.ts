@@ -1,6 +1,7 @@
 import { plain } from '@dialoga/core/finding';
 import { problemSentence } from '@dialoga/core/model';
 import type { CheckedFile, CheckedFinding } from './check-file.js';
+import { standingLines } from './standing.js';
 
 const SEVERITY_WORDS = { blocker: 'Blocker', doubt: 'Doubt', hint: 'Hint' } as const;
 
@@ -31,7 +32,11 @@ export function asText(files: readonly CheckedFile[]): string {
     lines.push(`  ${counted(blocker, 'Blocker')}, ${counted(doubt, 'Doubt')}, ${counted(hint, 'Hint')}${accepted}`);
     const { all, agreed, unchecked } = file.lanes;
     const open = unchecked.length > 0 ? `, ${unchecked.length} unchecked` : '';
-    lines.push(`  ${agreed} of ${counted(all, 'lane')} agreed${open}`, '');
+    lines.push(
+      `  ${agreed} of ${counted(all, 'lane')} agreed${open}`,
+      ...standingLines(file.standing).map((line) => `  ${line}`),
+      '',
+    );
   }
   return `${lines.join('\n')}`;
 }
@@ -46,6 +51,7 @@ export function asJson(files: readonly CheckedFile[]): string {
           tally: file.tally,
           accepted: file.accepted,
           lanes: file.lanes,
+          standing: file.standing,
           findings: file.findings.map((checked) => ({
             code: checked.finding.code,
             severity: checked.finding.severity,
