@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { SaidAtCell } from './said-at-cell';
-import { Editor, Unseen } from './styles';
+import { Editor } from './styles';
 import type { Judged } from './types';
 
 interface Props {
@@ -86,8 +86,7 @@ export function CellEditor({ text, options, label, judge, onDone, onCancel }: Pr
         spellCheck={false}
         autoComplete="off"
       />
-      <Unseen id={problemId}>{problem}</Unseen>
-      <SaidAtCell cell={input} problem={problem} />
+      <SaidAtCell id={problemId} cell={input} problem={problem} />
       {options && (
         <datalist id={listId}>
           {options.map((option) => (

@@ -10,9 +10,18 @@ const Sheet = styled(Popover)`
   pointer-events: none;
 `;
 
+interface Props {
+  /** what describes the input in that cell */
+  id: string;
+  cell: RefObject<HTMLElement | null>;
+  problem: string | null;
+}
+
 /** What is wrong with what stands in a cell while it is typed, under that cell. */
-export const SaidAtCell = ({ cell, problem }: { cell: RefObject<HTMLElement | null>; problem: string | null }) => (
+export const SaidAtCell = ({ id, cell, problem }: Props) => (
   <Sheet triggerRef={cell} isOpen={problem !== null} isNonModal placement="bottom start" offset={2}>
-    <span role="status">{problem}</span>
+    <span id={id} role="status">
+      {problem}
+    </span>
   </Sheet>
 );

@@ -195,13 +195,3 @@ export const Editor = styled.input`
     outline-color: ${colour.differs};
   }
 `;
-
-/** For assistive technology only. */
-export const Unseen = styled.span`
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-  white-space: nowrap;
-`;

@@ -8,6 +8,7 @@ import { Choice } from '../forms/choice';
 import { Grid } from '../grid/grid';
 import { AuthorField } from '../history/author-field';
 import { AwayLine } from './away-line';
+import { ListAndOne } from '../site/list-and-one';
 import { SiteTitle } from '../site/site-title';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
@@ -22,34 +23,7 @@ import { usePoints } from './use-points';
 import { useStates } from './use-states';
 import { WhichMovedForm } from './which-moved-form';
 
-const Columns = styled.div`
-  display: grid;
-  grid-template: minmax(0, 1fr) / minmax(0, 1.2fr) minmax(440px, 1fr);
-  flex: 1;
-  min-height: 0;
-  > :first-child {
-    display: flex;
-    flex-direction: column;
-    min-height: 0;
-  }
-  > :last-child {
-    border-left: 1px solid ${colour.hairline};
-    overflow: auto;
-  }
-  @container (max-width: 1000px) {
-    grid-template: auto minmax(160px, 1fr) / minmax(0, 1fr);
-    > :first-child {
-      order: 2;
-    }
-    > :last-child {
-      border-left: 0;
-      border-bottom: 1px solid ${colour.edge};
-    }
-  }
-`;
-/** In the width of a hand, and beside the value lab, too. */
-const Fits = styled.div`
-  container-type: inline-size;
+const Page = styled.div`
   display: flex;
   flex: 1;
   flex-direction: column;
@@ -108,7 +82,7 @@ export function PointTestsPage() {
 
   if (!points) return <SiteTitle />;
   return (
-    <Fits data-fits>
+    <Page data-fits>
       <SiteTitle>
         <Choice
           label="Show"
@@ -167,41 +141,47 @@ export function PointTestsPage() {
           <ProgressTable project={project} points={all} states={states} />
         </Scroll>
       ) : (
-        <Columns>
-          <div>
-            <WhichMovedForm project={project} points={all} onGo={go} />
-            {list.length === 0 ? (
-              <Empty>
-                <p>{all.length === 0 ? 'Points follow from lanes: there is none yet.' : 'No point is so.'}</p>
-                {all.length > 0 && <TextButton onPress={() => setShown('all')}>Show all</TextButton>}
-              </Empty>
-            ) : (
-              <Grid
-                label="Points"
-                main
-                columns={POINT_COLUMNS}
-                rows={grid}
-                onEdit={() => undefined}
-                goTo={current ? { row: current.key, column: 0, token: current.key } : null}
-                onCursor={({ row }) => row !== at && go(row)}
+        <ListAndOne
+          least={440}
+          oneFirst
+          list={
+            <>
+              <WhichMovedForm project={project} points={all} onGo={go} />
+              {list.length === 0 ? (
+                <Empty>
+                  <p>{all.length === 0 ? 'Points follow from lanes: there is none yet.' : 'No point is so.'}</p>
+                  {all.length > 0 && <TextButton onPress={() => setShown('all')}>Show all</TextButton>}
+                </Empty>
+              ) : (
+                <Grid
+                  label="Points"
+                  main
+                  columns={POINT_COLUMNS}
+                  rows={grid}
+                  onEdit={() => undefined}
+                  goTo={current ? { row: current.key, column: 0, token: current.key } : null}
+                  onCursor={({ row }) => row !== at && go(row)}
+                />
+              )}
+            </>
+          }
+          one={
+            current && (
+              <PointPanel
+                key={current.key}
+                project={project}
+                point={current}
+                standing={states.of(current)}
+                looks={looks}
+                onLooks={setLooks}
+                onSay={say}
+                onRunning={() => isNamed() && dispatch(sayRunning(current))}
               />
-            )}
-          </div>
-          {current && (
-            <PointPanel
-              key={current.key}
-              project={project}
-              point={current}
-              standing={states.of(current)}
-              looks={looks}
-              onLooks={setLooks}
-              onSay={say}
-              onRunning={() => isNamed() && dispatch(sayRunning(current))}
-            />
-          )}
-        </Columns>
+            )
+          }
+        />
       )}
-    </Fits>
+    </Page>
   );
 
   /** Nothing is said without a name: it is asked for. */

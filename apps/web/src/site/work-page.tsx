@@ -11,6 +11,7 @@ import { edit } from '../store/editing';
 import { projectSlice } from '../store/project-slice';
 import { useAppDispatch, useStateOf } from '../store/store';
 import { colour, space } from '../theme/tokens';
+import { ListAndOne } from './list-and-one';
 import { LoadAgain } from './load-again';
 import { SiteTitle } from './site-title';
 import { StepReason, type Asked } from './step-reason';
@@ -25,29 +26,6 @@ const COLUMNS: readonly GridColumn[] = [
   { id: 'after', title: 'After', track: 'minmax(110px, 0.8fr)' },
   { id: 'by', title: 'By', track: 'minmax(130px, 0.9fr)' },
 ];
-
-const Columns = styled.div`
-  display: grid;
-  grid-template: minmax(0, 1fr) / minmax(0, 1.5fr) minmax(340px, 1fr);
-  flex: 1;
-  min-height: 0;
-  > :first-child {
-    display: flex;
-    flex-direction: column;
-    min-height: 0;
-  }
-  > * + * {
-    border-left: 1px solid ${colour.hairline};
-    overflow: auto;
-  }
-  @media (max-width: 900px) {
-    grid-template: minmax(0, 1.2fr) minmax(0, 1fr) / minmax(0, 1fr);
-    > * + * {
-      border-left: 0;
-      border-top: 1px solid ${colour.edge};
-    }
-  }
-`;
 
 const Notes = styled.ul`
   margin: 0;
@@ -125,8 +103,9 @@ export function WorkPage() {
         </Notes>
       )}
       {work && work.again.length > 0 && <LoadAgain again={work.again} />}
-      <Columns>
-        <div>
+      <ListAndOne
+        least={340}
+        list={
           <Grid
             label="Order of work"
             main
@@ -143,16 +122,18 @@ export function WorkPage() {
               return state !== undefined;
             }}
           />
-        </div>
-        {current && (
-          <StepPanel
-            step={current}
-            all={all}
-            onTick={(state) => tick(current, state)}
-            onAgain={() => dispatch(edit(`Step again: ${current.what}`, untick(current)))}
-          />
-        )}
-      </Columns>
+        }
+        one={
+          current && (
+            <StepPanel
+              step={current}
+              all={all}
+              onTick={(state) => tick(current, state)}
+              onAgain={() => dispatch(edit(`Step again: ${current.what}`, untick(current)))}
+            />
+          )
+        }
+      />
       {asking && (
         <StepReason asked={asking} onClose={() => setAsking(null)} onSaid={(said) => say(asking.step, said)} />
       )}
