@@ -37,6 +37,14 @@ const Columns = styled.div`
   }
 `;
 
+/** At the edge, where nothing that is said beside them moves them. */
+const Acts = styled.div`
+  display: flex;
+  flex: none;
+  gap: ${space[5]}px;
+  margin-left: auto;
+`;
+
 const Undo = styled.ul`
   padding: 0;
   list-style: none;
@@ -80,8 +88,10 @@ export function StandInsSection() {
           {view.by && `, begun by ${view.by}`}, on revision {view.revision}
         </p>
         {view.revision < revision && <span>goes on with revision {revision} in a moment</span>}
-        <TextButton onPress={start}>Begin anew</TextButton>
-        <TextButton onPress={end}>End it</TextButton>
+        <Acts>
+          <TextButton onPress={start}>Begin anew</TextButton>
+          <TextButton onPress={end}>End it</TextButton>
+        </Acts>
       </SectionHead>
       <TimeLine view={view} act={act} />
       {told.length > 0 && (

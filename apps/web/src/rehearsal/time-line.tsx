@@ -42,12 +42,13 @@ export function TimeLine({ view, act }: { view: RehearsalView; act: ReturnType<t
       ))}
       {view.pace === 0 && (
         <>
-          <span>at {(view.now / 1000).toFixed(3)} s; on by</span>
+          <span>on by</span>
           {STEPS.map((step) => (
             <TextButton key={step} onPress={() => act({ what: 'step', id: '', value: step })}>
               {step} ms
             </TextButton>
           ))}
+          <span>at {(view.now / 1000).toFixed(3)} s</span>
         </>
       )}
     </Line>
