@@ -50,6 +50,7 @@ export interface Survey {
 
 /** Everything that was found beside the plan: what each is, what differs, and what is to be decided. */
 export function surveyOf(project: Project): Survey {
+  if (project.count('found') === 0) return { rows: [], toDecide: 0 };
   const index = new PlannedIndex(plannedDevices(project));
   const subnets = subnetsOf(project);
   const found = inOrder(project, 'found');
