@@ -137,6 +137,16 @@ test('an edit takes a record back exactly where it touches; a deleted point keep
   ).toBeVisible();
 });
 
+test('a value that a gateway hands on says where it begins', async ({ page, app }) => {
+  await page.goto(`${app.url}/p/${await app.demo()}/site/points`);
+  const moved = page.getByRole('form', { name: 'Which one moved' });
+  await moved.getByRole('textbox').fill('%MW760');
+  await page.keyboard.press('Enter');
+  await expect(atHand(page)).toContainText('Wind, RoofBase to PlantCtl');
+  await expect(atHand(page)).toContainText('RoofA, Wind');
+  await expect(atHand(page)).toContainText('what is set in RoofBase itself is written over');
+});
+
 test.describe('without the server', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 768, height: 1024 } });
 

@@ -1,14 +1,11 @@
 import type { Project } from '@dialoga/core/model';
-import { lanesThatMove } from '@dialoga/core/overview';
+import { lanesThatMove, type StandingCount } from '@dialoga/core/overview';
 import { observedLanes, PointList, recordsByPoint, standingOf, type PointState } from '@dialoga/core/pointtest';
 import { Standings } from '@dialoga/core/rehearse';
 
-/** How far a project is beyond its plan: lanes whose walk passed on it, lanes of which every point was seen, and the points. */
-export interface Standing {
-  planned: number;
-  rehearsed: number;
-  observed: number;
-  /** by state; null: nothing was recorded yet */
+/** How far a project is beyond its plan: its lanes, and its points. */
+export interface Standing extends StandingCount {
+  /** how many there are of each state; null: nothing was recorded yet */
   points: Readonly<Partial<Record<PointState, number>>> | null;
 }
 

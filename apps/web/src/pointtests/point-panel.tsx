@@ -261,7 +261,8 @@ function How({ point, detail, at }: { point: Point; detail: PointDetail; at: num
               {station}, {name} <code>{address}</code>
             </div>
           ))}
-          Set it there: what is set in between is written over.
+          Set it there, so that the above stands at {point.from.at}: what is set in {point.from.at} itself is written
+          over.
         </Fact>
       )}
       <Fact name="Expect">

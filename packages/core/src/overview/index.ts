@@ -2,4 +2,4 @@
 export { endToEndMatrix } from './end-to-end.js';
 export type { Matrix, MatrixCell } from './matrix.js';
 export { type Overview, overviewOf } from './project-overview.js';
-export { lanesThatMove, standingByExchange } from './standing-counts.js';
+export { lanesThatMove, standingByExchange, type StandingCount } from './standing-counts.js';
